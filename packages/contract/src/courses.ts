@@ -1,0 +1,107 @@
+/** The desk, new courses, the plan and its changes. */
+import { changeSchema, codeSchema, courseSchema, courseStateSchema, daySchema, MAX_TEXT, MAX_WEEKS, purposeSchema, textHashSchema, titleSchema, zoneSchema } from '@itinerary/core';
+import type { Course, Refusal, TakenChange } from '@itinerary/core';
+import { z } from 'zod';
+import { roleSchema } from './people.ts';
+
+export const deskCourseSchema = z.object({
+  id: z.string(),
+  code: z.string(),
+  title: z.string(),
+  state: courseStateSchema,
+  department: z.string().nullable(),
+  term: z.string().nullable(),
+  tags: z.array(z.string()),
+  format: z.enum(['weeks']),
+  weeks: z.int(),
+  firstDay: daySchema.nullable(),
+  lastDay: daySchema.nullable(),
+  role: roleSchema.nullable(),
+  mayPlan: z.boolean(),
+  /** What readiness finds; null for those who do not plan the course. */
+  toSettle: z.object({ blockers: z.int(), advice: z.int() }).nullable(),
+  learners: z.int().nullable(),
+});
+export type DeskCourse = z.infer<typeof deskCourseSchema>;
+
+export const deskSchema = z.object({ courses: z.array(deskCourseSchema) });
+export type DeskAnswer = z.infer<typeof deskSchema>;
+
+export const newCourseSchema = z.strictObject({
+  title: titleSchema,
+  code: codeSchema,
+  purpose: purposeSchema,
+  department: z.string().max(40).nullable(),
+  term: z.string().max(40).nullable(),
+  firstDay: daySchema.nullable(),
+  weeks: z.int().min(1).max(MAX_WEEKS),
+  zone: zoneSchema,
+});
+export type NewCourseRequest = z.infer<typeof newCourseSchema>;
+
+export const createdSchema = z.object({ id: z.string() });
+
+export const codeAnswerSchema = z.object({
+  free: z.boolean(),
+  /** The course that has the code. */
+  heldBy: z.object({ title: z.string(), code: z.string() }).nullable(),
+  /** A free code made from the one asked about. */
+  proposal: z.string(),
+});
+export type CodeAnswer = z.infer<typeof codeAnswerSchema>;
+
+export const planSchema = z.object({
+  course: courseSchema,
+  seq: z.int(),
+  learners: z.int(),
+  rights: z.object({ plan: z.boolean(), state: z.boolean(), members: z.boolean() }),
+});
+export interface PlanAnswer {
+  readonly course: Course;
+  readonly seq: number;
+  readonly learners: number;
+  readonly rights: { readonly plan: boolean; readonly state: boolean; readonly members: boolean };
+}
+
+export const MAX_CHANGES = 100;
+
+export const changesRequestSchema = z.strictObject({
+  /** The last sequence number that the client has. */
+  since: z.int().min(0),
+  changes: z.array(changeSchema).max(MAX_CHANGES),
+  /** New texts that the changes name: from hash to HTML. */
+  texts: z.record(textHashSchema, z.string().max(MAX_TEXT)),
+});
+export type ChangesRequest = z.infer<typeof changesRequestSchema>;
+
+const takenSchema = z.object({
+  seq: z.int(),
+  change: changeSchema,
+  author: z.string(),
+  mine: z.boolean(),
+});
+
+export const changesAnswerSchema = z.object({
+  seq: z.int(),
+  /** Every change since `since`, one's own included, in the order in which they were taken. */
+  taken: z.array(takenSchema),
+  refused: z.array(z.object({ id: z.string(), refusal: z.looseObject({ code: z.string() }) })),
+  learners: z.int(),
+});
+export interface ChangesAnswer {
+  readonly seq: number;
+  readonly taken: readonly TakenChange[];
+  readonly refused: readonly { readonly id: string; readonly refusal: Refusal | ServerRefusal }[];
+  readonly learners: number;
+}
+
+/** Refusals that only the server can decide, in the shape of core's. */
+export type ServerRefusal =
+  | { readonly code: 'not_allowed'; readonly edit: number; readonly target: string }
+  | { readonly code: 'blocked'; readonly edit: number; readonly target: string; readonly rules: readonly string[] }
+  | { readonly code: 'code_taken'; readonly edit: number; readonly target: string; readonly proposal: string }
+  | { readonly code: 'text_missing'; readonly edit: number; readonly target: string; readonly field: string }
+  | { readonly code: 'unknown_choice'; readonly edit: number; readonly target: string; readonly field: string };
+
+export const textAnswerSchema = z.object({ html: z.string() });
+export type TextAnswer = z.infer<typeof textAnswerSchema>;

@@ -1,0 +1,28 @@
+/** What web and server agree on. */
+export { ROUTES, healthSchema } from './routes.ts';
+export type { Route, RouteAccess, RouteName } from './routes.ts';
+export { openApiDocument } from './openapi.ts';
+export { problemCodes, problemSchema } from './problem.ts';
+export type { FieldProblem, Problem, ProblemCode } from './problem.ts';
+export type {
+  DemoPeopleAnswer,
+  InstitutionAnswer,
+  MeAnswer,
+  MembersAnswer,
+  PeopleAnswer,
+  PersonAnswer,
+  PersonKind,
+} from './people.ts';
+export type {
+  ChangesAnswer,
+  ChangesRequest,
+  CodeAnswer,
+  DeskAnswer,
+  DeskCourse,
+  NewCourseRequest,
+  PlanAnswer,
+  ServerRefusal,
+  TextAnswer,
+} from './courses.ts';
+export { newCourseSchema } from './courses.ts';
+export type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from './learner.ts';

@@ -1,0 +1,77 @@
+/** People, sessions, and the institution they belong to. */
+import { z } from 'zod';
+
+export const personKindSchema = z.enum(['teaching', 'staff', 'learner', 'visitor']);
+/** What somebody is to the institution; their role in a course is another matter. */
+export type PersonKind = z.infer<typeof personKindSchema>;
+
+export const roleSchema = z.enum(['instructor', 'assistant', 'learner', 'visitor']);
+
+export const personSchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  /** Mail address: what one signs in with. */
+  address: z.string(),
+  kind: personKindSchema,
+});
+export type PersonAnswer = z.infer<typeof personSchema>;
+
+export const termSchema = z.object({
+  code: z.string(),
+  name: z.string(),
+  firstDay: z.iso.date(),
+  lastDay: z.iso.date(),
+});
+export const departmentSchema = z.object({ code: z.string(), name: z.string() });
+
+export const institutionSchema = z.object({
+  name: z.string(),
+  zone: z.string(),
+  departments: z.array(departmentSchema),
+  terms: z.array(termSchema),
+});
+export type InstitutionAnswer = z.infer<typeof institutionSchema>;
+
+export const meSchema = z.object({
+  person: personSchema.nullable(),
+  /** May open new courses. */
+  mayCreate: z.boolean(),
+  /** The server's clock (ISO, UTC); the browser goes on from it. */
+  now: z.iso.datetime(),
+  /** The clock stands still: it was set from outside. */
+  clockStands: z.boolean(),
+  demo: z.boolean(),
+  institution: institutionSchema,
+});
+export type MeAnswer = z.infer<typeof meSchema>;
+
+export const signInSchema = z.strictObject({
+  address: z.string().trim().min(1).max(200),
+  password: z.string().min(1).max(200),
+});
+
+export const demoSignInSchema = z.strictObject({ person: z.uuid() });
+
+export const demoPersonSchema = personSchema.extend({
+  /** What this person is for in the demo. */
+  part: z.enum(['instructor', 'co_instructor', 'assistant', 'learner', 'staff', 'visitor']),
+});
+export const demoPeopleSchema = z.object({ people: z.array(demoPersonSchema) });
+export type DemoPeopleAnswer = z.infer<typeof demoPeopleSchema>;
+
+export const memberSchema = z.object({
+  person: z.uuid(),
+  name: z.string(),
+  address: z.string(),
+  role: roleSchema,
+});
+export const membersSchema = z.object({ members: z.array(memberSchema) });
+export type MembersAnswer = z.infer<typeof membersSchema>;
+
+export const addMembersSchema = z.strictObject({
+  people: z.array(z.uuid()).min(1).max(500),
+  role: roleSchema,
+});
+
+export const peopleSchema = z.object({ people: z.array(personSchema), more: z.boolean() });
+export type PeopleAnswer = z.infer<typeof peopleSchema>;

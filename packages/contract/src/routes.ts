@@ -1,0 +1,220 @@
+/**
+ * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
+ * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
+ */
+import type { Right } from '@itinerary/core';
+import { z } from 'zod';
+import {
+  changesAnswerSchema,
+  changesRequestSchema,
+  codeAnswerSchema,
+  createdSchema,
+  deskSchema,
+  newCourseSchema,
+  planSchema,
+  textAnswerSchema,
+} from './courses.ts';
+import { readCourseSchema, readItemSchema } from './learner.ts';
+import {
+  addMembersSchema,
+  demoPeopleSchema,
+  demoSignInSchema,
+  membersSchema,
+  meSchema,
+  peopleSchema,
+  signInSchema,
+} from './people.ts';
+
+/** `create`: may open courses. The rest are rights in the course that the address names. */
+export type RouteAccess = 'anyone' | 'signed_in' | 'create' | Right;
+
+export interface Route {
+  readonly method: 'get' | 'post' | 'delete';
+  /** With `{name}` for parameters, as OpenAPI writes them. */
+  readonly path: string;
+  readonly access: RouteAccess;
+  readonly summary: string;
+  readonly params?: z.ZodType;
+  readonly query?: z.ZodType;
+  readonly body?: z.ZodType;
+  readonly status: 200 | 201 | 204;
+  readonly answer?: z.ZodType;
+}
+
+const course = z.object({ course: z.string().min(1).max(64) });
+const pathId = z.string().min(1).max(64);
+
+export const healthSchema = z.object({ status: z.enum(['ok', 'degraded']), database: z.enum(['ok', 'away']) });
+
+export const ROUTES = {
+  health: {
+    method: 'get',
+    path: '/api/health',
+    access: 'anyone',
+    summary: 'Whether the server and its database answer',
+    status: 200,
+    answer: healthSchema,
+  },
+  openapi: {
+    method: 'get',
+    path: '/api/openapi.json',
+    access: 'anyone',
+    summary: 'This interface as an OpenAPI 3.1 document',
+    status: 200,
+    answer: z.looseObject({ openapi: z.string() }),
+  },
+  me: {
+    method: 'get',
+    path: '/api/me',
+    access: 'anyone',
+    summary: 'Who is signed in, the clock, and the institution',
+    status: 200,
+    answer: meSchema,
+  },
+  signIn: {
+    method: 'post',
+    path: '/api/session',
+    access: 'anyone',
+    summary: 'Sign in with address and password',
+    body: signInSchema,
+    status: 200,
+    answer: meSchema,
+  },
+  signOut: {
+    method: 'delete',
+    path: '/api/session',
+    access: 'anyone',
+    summary: 'Sign out',
+    status: 204,
+  },
+  demoPeople: {
+    method: 'get',
+    path: '/api/demo/people',
+    access: 'anyone',
+    summary: 'The people of the demo, in demo mode only',
+    status: 200,
+    answer: demoPeopleSchema,
+  },
+  demoSignIn: {
+    method: 'post',
+    path: '/api/demo/session',
+    access: 'anyone',
+    summary: 'Sign in as one of the demo people, in demo mode only',
+    body: demoSignInSchema,
+    status: 200,
+    answer: meSchema,
+  },
+  desk: {
+    method: 'get',
+    path: '/api/desk',
+    access: 'signed_in',
+    summary: "One's courses",
+    status: 200,
+    answer: deskSchema,
+  },
+  code: {
+    method: 'get',
+    path: '/api/codes/{code}',
+    access: 'create',
+    summary: 'Whether a course code is free, who has it, and a free one',
+    params: z.object({ code: z.string().min(1).max(200) }),
+    query: z.object({ except: z.string().max(64).optional() }),
+    status: 200,
+    answer: codeAnswerSchema,
+  },
+  createCourse: {
+    method: 'post',
+    path: '/api/courses',
+    access: 'create',
+    summary: 'Open a new course as a draft',
+    body: newCourseSchema,
+    status: 201,
+    answer: createdSchema,
+  },
+  plan: {
+    method: 'get',
+    path: '/api/courses/{course}/plan',
+    access: 'plan',
+    summary: "A course's whole plan and its sequence number",
+    params: course,
+    status: 200,
+    answer: planSchema,
+  },
+  changes: {
+    method: 'post',
+    path: '/api/courses/{course}/changes',
+    access: 'plan',
+    summary: 'Send changes, and get all that were taken since a sequence number',
+    params: course,
+    body: changesRequestSchema,
+    status: 200,
+    answer: changesAnswerSchema,
+  },
+  text: {
+    method: 'get',
+    path: '/api/courses/{course}/texts/{hash}',
+    access: 'plan',
+    summary: 'A long text of the plan, by its hash',
+    params: course.extend({ hash: z.string().max(64) }),
+    status: 200,
+    answer: textAnswerSchema,
+  },
+  members: {
+    method: 'get',
+    path: '/api/courses/{course}/members',
+    access: 'plan',
+    summary: 'Who is on the course',
+    params: course,
+    status: 200,
+    answer: membersSchema,
+  },
+  candidates: {
+    method: 'get',
+    path: '/api/courses/{course}/candidates',
+    access: 'members',
+    summary: 'People of the institution who are not on the course, by name or address',
+    params: course,
+    query: z.object({ find: z.string().max(100).default('') }),
+    status: 200,
+    answer: peopleSchema,
+  },
+  addMembers: {
+    method: 'post',
+    path: '/api/courses/{course}/members',
+    access: 'members',
+    summary: 'Put people on the course',
+    params: course,
+    body: addMembersSchema,
+    status: 200,
+    answer: membersSchema,
+  },
+  removeMember: {
+    method: 'delete',
+    path: '/api/courses/{course}/members/{person}',
+    access: 'members',
+    summary: 'Take somebody off the course',
+    params: course.extend({ person: pathId }),
+    status: 200,
+    answer: membersSchema,
+  },
+  readCourse: {
+    method: 'get',
+    path: '/api/learn/{course}',
+    access: 'read',
+    summary: 'A course as the reader gets it',
+    params: course,
+    status: 200,
+    answer: readCourseSchema,
+  },
+  readItem: {
+    method: 'get',
+    path: '/api/learn/{course}/items/{item}',
+    access: 'read',
+    summary: 'One item of a course as the reader gets it',
+    params: course.extend({ item: pathId }),
+    status: 200,
+    answer: readItemSchema,
+  },
+} as const satisfies Readonly<Record<string, Route>>;
+
+export type RouteName = keyof typeof ROUTES;

@@ -1,0 +1,37 @@
+/** Plain days, as ISO `YYYY-MM-DD` strings in the course's zone: their order is the order of the strings. */
+import { Temporal } from 'temporal-polyfill';
+
+export function addDays(day: string, days: number): string {
+  return Temporal.PlainDate.from(day).add({ days }).toString();
+}
+
+/** Days from `first` to `last`; 0 for the same day, negative when `last` is earlier. */
+export function daysBetween(first: string, last: string): number {
+  return Temporal.PlainDate.from(first).until(Temporal.PlainDate.from(last), { largestUnit: 'days' }).days;
+}
+
+/** ISO weekday: Monday is 1, Sunday is 7. */
+export function weekdayOf(day: string): number {
+  return Temporal.PlainDate.from(day).dayOfWeek;
+}
+
+/** The day of an instant (ISO, with offset or Z) in a zone. */
+export function dayOf(instant: string, zone: string): string {
+  return Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+}
+
+/** The first instant of a day in a zone. Days are not always 24 hours, and do not always begin at 00:00. */
+export function startOfDay(day: string, zone: string): string {
+  return Temporal.PlainDate.from(day).toZonedDateTime(zone).toInstant().toString();
+}
+
+/** The nearest day that falls on `weekday`, the earlier one when two are as near. */
+export function nearestWeekday(day: string, weekday: number): string {
+  const ahead = (weekday - weekdayOf(day) + 7) % 7;
+  return addDays(day, ahead > 3 ? ahead - 7 : ahead);
+}
+
+/** The first day on or after `day` that falls on `weekday`. */
+export function weekdayOnOrAfter(day: string, weekday: number): string {
+  return addDays(day, (weekday - weekdayOf(day) + 7) % 7);
+}

@@ -1,0 +1,92 @@
+/**
+ * The four edits that every change to a course is made of (docs/semantics.md, Changes).
+ *
+ * `after: null` is first place. `after` may name a tombstone, which keeps its place; an `insert` whose node
+ * has been removed brings it back as it was when it was removed, and with `after` its own id it comes back
+ * where its tombstone stands.
+ */
+import { z } from 'zod';
+import { idSchema, itemSchema, sectionSchema } from './schema.ts';
+
+/** Values that fields hold: JSON, compared by content. */
+export const fieldValueSchema = z.union([
+  z.null(),
+  z.boolean(),
+  z.number(),
+  z.string().max(10_000),
+  z.array(z.string().max(200)).max(100),
+]);
+export type FieldValue = z.infer<typeof fieldValueSchema>;
+
+export const setSchema = z.strictObject({
+  kind: z.literal('set'),
+  target: idSchema,
+  field: z.string().min(1).max(40),
+  value: fieldValueSchema,
+  /** What the author saw there. A different value there now does not stop a set, unless it is an undo. */
+  was: fieldValueSchema,
+});
+
+export const insertSchema = z.strictObject({
+  kind: z.literal('insert'),
+  parent: idSchema,
+  after: idSchema.nullable(),
+  node: z.union([sectionSchema, itemSchema]),
+});
+
+export const moveSchema = z.strictObject({
+  kind: z.literal('move'),
+  target: idSchema,
+  parent: idSchema,
+  after: idSchema.nullable(),
+});
+
+export const removeSchema = z.strictObject({ kind: z.literal('remove'), target: idSchema });
+
+export const editSchema = z.discriminatedUnion('kind', [setSchema, insertSchema, moveSchema, removeSchema]);
+
+export const MAX_EDITS = 500;
+
+/** Taken whole or refused whole; one step of undo. The client makes the id, and it is taken once. */
+export const changeSchema = z.strictObject({
+  id: idSchema,
+  edits: z.array(editSchema).min(1).max(MAX_EDITS),
+  /** The change that this one undoes. Its sets apply only where the field still holds their `was`. */
+  undoes: idSchema.optional(),
+});
+
+export type SetEdit = z.infer<typeof setSchema>;
+export type InsertEdit = z.infer<typeof insertSchema>;
+export type MoveEdit = z.infer<typeof moveSchema>;
+export type RemoveEdit = z.infer<typeof removeSchema>;
+export type Edit = z.infer<typeof editSchema>;
+export type Change = z.infer<typeof changeSchema>;
+
+/** Why a change was not taken. `edit` is the index of the edit that stopped it; wording is the reader's. */
+export type Refusal = { readonly edit: number; readonly target: string } & (
+  | { readonly code: 'unknown_target' }
+  | { readonly code: 'removed_target' }
+  | { readonly code: 'unknown_parent'; readonly parent: string }
+  | { readonly code: 'removed_parent'; readonly parent: string }
+  | { readonly code: 'unknown_neighbour'; readonly after: string }
+  | { readonly code: 'wrong_parent'; readonly parent: string }
+  | { readonly code: 'id_taken' }
+  | { readonly code: 'unknown_field'; readonly field: string }
+  | { readonly code: 'bad_value'; readonly field: string; readonly value: FieldValue; readonly expected: string }
+  | { readonly code: 'too_many'; readonly most: number }
+  | {
+      readonly code: 'changed_since';
+      readonly field: string;
+      readonly now: FieldValue;
+      readonly wanted: FieldValue;
+    }
+);
+
+export type Applied =
+  | { readonly ok: true; readonly course: import('./schema.ts').Course; readonly inverse: readonly Edit[] }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/** Two field values are the same when they are written the same. */
+export function sameValue(a: FieldValue, b: FieldValue): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}

@@ -1,0 +1,47 @@
+/** What a readiness rule is. One file a rule; the sentences live with the languages, keyed by rule. */
+import type { Course, Purpose } from '../course/schema.ts';
+import type { Edit } from '../course/edits.ts';
+import type { Plan } from '../calendar/plan.ts';
+
+export type Stop = 'about' | 'dates' | 'outline' | 'members';
+
+/** A blocker stops going live; advice does not. */
+export type Severity = 'blocker' | 'advice';
+
+export interface Finding {
+  readonly rule: string;
+  readonly severity: Severity;
+  readonly stop: Stop;
+  /** The field of the stop that it is about, where there is one. */
+  readonly field: string | null;
+  /** Ids of the sections and items that it is about; empty when it is about the course. */
+  readonly targets: readonly string[];
+  /** What the sentences need: ISO days, counts, titles. */
+  readonly values: Readonly<Record<string, string | number>>;
+  /** The edits that cure it with one press, or null where a person has to decide. */
+  readonly cure: readonly Edit[] | null;
+}
+
+export interface Context {
+  readonly course: Course;
+  readonly plan: Plan;
+  /** Today in the course's zone. */
+  readonly today: string;
+  /** Members with the learner's role. */
+  readonly learners: number;
+}
+
+export interface Rule {
+  readonly id: string;
+  readonly stop: Stop;
+  /** What a course is for decides whether the rule makes sense; elsewhere it stays silent. */
+  readonly purposes: readonly Purpose[];
+  readonly find: (context: Context) => FindingBody | null;
+}
+
+export type FindingBody = Pick<Finding, 'severity'> &
+  Partial<Pick<Finding, 'field' | 'targets' | 'values' | 'cure'>>;
+
+export const EVERY_PURPOSE: readonly Purpose[] = ['learners', 'practice', 'circle'];
+export const WITH_PEOPLE: readonly Purpose[] = ['learners', 'circle'];
+export const WITH_LEARNERS: readonly Purpose[] = ['learners'];
