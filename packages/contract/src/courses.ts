@@ -98,6 +98,7 @@ export interface ChangesAnswer {
 /** Refusals that only the server can decide, in the shape of core's. */
 export type ServerRefusal =
   | { readonly code: 'not_allowed'; readonly edit: number; readonly target: string }
+  | { readonly code: 'archived'; readonly edit: number; readonly target: string }
   | { readonly code: 'blocked'; readonly edit: number; readonly target: string; readonly rules: readonly string[] }
   | { readonly code: 'code_taken'; readonly edit: number; readonly target: string; readonly proposal: string }
   | { readonly code: 'text_missing'; readonly edit: number; readonly target: string; readonly field: string }

@@ -1,0 +1,44 @@
+/** Settings of one server process, from the environment. */
+import type { Clock } from './clock.ts';
+import { standingClock, systemClock } from './clock.ts';
+
+export interface Config {
+  readonly port: number;
+  readonly host: string;
+  readonly databaseUrl: string;
+  readonly sessionSecret: string;
+  readonly demo: boolean;
+  readonly clock: Clock;
+  /** Folder of the built web application; null when something else serves it. */
+  readonly webFolder: string | null;
+  readonly logLevel: string;
+  /** Behind a proxy that speaks https: cookies are marked secure. */
+  readonly secure: boolean;
+}
+
+type Environment = Readonly<Record<string, string | undefined>>;
+
+export function readConfig(env: Environment): Config {
+  const port = Number(env['PORT'] ?? '4600');
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+    throw new Error(`PORT is "${env['PORT'] ?? ''}"; expected a whole number from 1 to 65535`);
+  }
+  const now = env['ITINERARY_NOW'];
+  return {
+    port,
+    host: env['HOST'] ?? '127.0.0.1',
+    databaseUrl: required(env, 'DATABASE_URL'),
+    sessionSecret: required(env, 'SESSION_SECRET'),
+    demo: env['ITINERARY_DEMO'] === '1',
+    clock: now === undefined || now === '' ? systemClock : standingClock(now),
+    webFolder: env['ITINERARY_WEB'] ?? null,
+    logLevel: env['LOG_LEVEL'] ?? 'info',
+    secure: env['ITINERARY_SECURE'] === '1',
+  };
+}
+
+function required(env: Environment, name: string): string {
+  const value = env[name];
+  if (value === undefined || value === '') throw new Error(`${name} is not set, and the server needs it`);
+  return value;
+}

@@ -1,0 +1,130 @@
+/** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
+import { LockMode } from '@mikro-orm/core';
+import { courseSchema } from '@itinerary/core';
+import type { Course, CourseNode, Item, Section } from '@itinerary/core';
+import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
+import { CourseRow, NodeRow } from './entities.ts';
+import { assignOrderKeys } from './order-keys.ts';
+import type { EntityManager } from './orm.ts';
+
+export interface LoadedCourse {
+  readonly row: CourseRecord;
+  readonly nodes: readonly NodeRecord[];
+  readonly course: Course;
+}
+
+/** Loads a course, or null. With `lock`, nobody else changes it until the transaction ends. */
+export async function loadCourse(em: EntityManager, id: string, lock = false): Promise<LoadedCourse | null> {
+  const row = await em.findOne(CourseRow, { id }, lock ? { lockMode: LockMode.PESSIMISTIC_WRITE } : {});
+  if (row === null) return null;
+  const nodes = await em.find(NodeRow, { courseId: id });
+  return { row, nodes, course: toCourse(row, nodes) };
+}
+
+/** Loads several courses whole with two queries. */
+export async function loadCourses(em: EntityManager, rows: readonly CourseRecord[]): Promise<readonly Course[]> {
+  const nodes = await em.find(NodeRow, { courseId: { $in: rows.map(({ id }) => id) } });
+  const byCourse = groupBy(nodes, ({ courseId }) => courseId);
+  return rows.map((row) => toCourse(row, byCourse.get(row.id) ?? []));
+}
+
+function groupBy<T>(values: readonly T[], keyOf: (value: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const value of values) {
+    const key = keyOf(value);
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, [value]);
+    else group.push(value);
+  }
+  return groups;
+}
+
+const byOrderKey = (a: NodeRecord, b: NodeRecord): number =>
+  a.orderKey < b.orderKey ? -1 : a.orderKey > b.orderKey ? 1 : 0;
+
+export function toCourse(row: CourseRecord, nodes: readonly NodeRecord[]): Course {
+  const children = groupBy(nodes, ({ parentId }) => parentId ?? '');
+  const ordered = (parent: string): NodeRecord[] => (children.get(parent) ?? []).sort(byOrderKey);
+  return courseSchema.parse({
+    id: row.id,
+    title: row.title,
+    code: row.code,
+    purpose: row.purpose,
+    state: row.state,
+    department: row.department,
+    term: row.term,
+    description: row.description,
+    tags: row.tags,
+    dates: row.dates,
+    sections: ordered('').map((section) => ({
+      ...common(section),
+      outside: section.settings.outside ?? false,
+      items: ordered(section.id).map((item) => ({ ...common(item), ...item.settings })),
+    })),
+  });
+}
+
+function common(node: NodeRecord): Record<string, unknown> {
+  return { id: node.id, kind: node.kind, title: node.title, shown: node.shown, removed: node.removed };
+}
+
+function settingsOf(node: CourseNode): NodeSettings {
+  switch (node.kind) {
+    case 'section':
+      return { outside: node.outside };
+    case 'page':
+      return { text: node.text, minutes: node.minutes };
+    case 'link':
+      return { address: node.address, minutes: node.minutes };
+  }
+}
+
+/** Writes the course's own columns onto its row. */
+export function writeHead(row: CourseRecord, course: Course): void {
+  row.code = course.code;
+  row.title = course.title;
+  row.purpose = course.purpose;
+  row.state = course.state;
+  row.department = course.department;
+  row.term = course.term;
+  row.description = course.description;
+  row.tags = course.tags;
+  row.dates = course.dates;
+}
+
+/** Writes what differs between the rows and the next course; the unit of work sends only changed columns. */
+export function writeCourse(em: EntityManager, loaded: LoadedCourse, next: Course): void {
+  writeHead(loaded.row, next);
+  const rows = new Map(loaded.nodes.map((node) => [node.id, node]));
+  writeSiblings(em, next.id, null, next.sections, rows);
+  for (const section of next.sections) writeSiblings(em, next.id, section.id, section.items, rows);
+}
+
+function writeSiblings(
+  em: EntityManager,
+  courseId: string,
+  parentId: string | null,
+  siblings: readonly (Section | Item)[],
+  rows: ReadonlyMap<string, NodeRecord>,
+): void {
+  const keys = assignOrderKeys(
+    siblings.map(({ id }) => {
+      const row = rows.get(id);
+      return { id, key: row !== undefined && row.parentId === parentId ? row.orderKey : null };
+    }),
+  );
+  for (const node of siblings) {
+    const values = {
+      parentId,
+      kind: node.kind,
+      orderKey: keys.get(node.id) as string,
+      title: node.title,
+      shown: node.shown,
+      removed: node.removed,
+      settings: settingsOf(node),
+    };
+    const row = rows.get(node.id);
+    if (row === undefined) em.persist(em.create(NodeRow, { courseId, id: node.id, ...values }));
+    else em.assign(row, values);
+  }
+}

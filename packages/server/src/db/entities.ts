@@ -1,0 +1,139 @@
+/** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
+import { defineEntity } from '@mikro-orm/core';
+import type { InferEntity } from '@mikro-orm/core';
+import type { CourseState, Dates, Edit, Purpose, Role } from '@itinerary/core';
+import type { PersonKind } from '@itinerary/contract';
+
+export const InstitutionRow = defineEntity({
+  name: 'InstitutionRow',
+  tableName: 'institution',
+  properties: (p) => ({ id: p.string().primary(), name: p.string(), zone: p.string() }),
+});
+
+export const DepartmentRow = defineEntity({
+  name: 'DepartmentRow',
+  tableName: 'department',
+  properties: (p) => ({ institutionId: p.string().primary(), code: p.string().primary(), name: p.string() }),
+});
+
+export const TermRow = defineEntity({
+  name: 'TermRow',
+  tableName: 'term',
+  properties: (p) => ({
+    institutionId: p.string().primary(),
+    code: p.string().primary(),
+    name: p.string(),
+    firstDay: p.string(),
+    lastDay: p.string(),
+  }),
+});
+
+export const PersonRow = defineEntity({
+  name: 'PersonRow',
+  tableName: 'person',
+  properties: (p) => ({
+    id: p.string().primary(),
+    institutionId: p.string(),
+    name: p.string(),
+    address: p.string(),
+    kind: p.string().$type<PersonKind>(),
+    passwordHash: p.string(),
+    /** What the person is for in the demo; null for everybody who is not offered as a card. */
+    demoPart: p.string().nullable(),
+  }),
+});
+
+export const CourseRow = defineEntity({
+  name: 'CourseRow',
+  tableName: 'course',
+  properties: (p) => ({
+    id: p.string().primary(),
+    institutionId: p.string(),
+    code: p.string(),
+    title: p.string(),
+    purpose: p.string().$type<Purpose>(),
+    state: p.string().$type<CourseState>(),
+    department: p.string().nullable(),
+    term: p.string().nullable(),
+    description: p.string().nullable(),
+    tags: p.json<string[]>(),
+    dates: p.json<Dates>(),
+    /** The last sequence number given to a change. */
+    seq: p.integer(),
+    createdAt: p.string(),
+  }),
+});
+
+/** What sections and items have beside the columns that lists and constraints need. */
+export interface NodeSettings {
+  outside?: boolean;
+  text?: string | null;
+  address?: string | null;
+  minutes?: number | null;
+}
+
+export const NodeRow = defineEntity({
+  name: 'NodeRow',
+  tableName: 'node',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    id: p.string().primary(),
+    /** Null for a section. */
+    parentId: p.string().nullable(),
+    kind: p.string().$type<'section' | 'page' | 'link'>(),
+    orderKey: p.string(),
+    title: p.string().nullable(),
+    shown: p.boolean(),
+    removed: p.boolean(),
+    settings: p.json<NodeSettings>(),
+  }),
+});
+
+export const TextRow = defineEntity({
+  name: 'TextRow',
+  tableName: 'long_text',
+  properties: (p) => ({ courseId: p.string().primary(), hash: p.string().primary(), html: p.text() }),
+});
+
+export const ChangeRow = defineEntity({
+  name: 'ChangeRow',
+  tableName: 'change',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    seq: p.integer().primary(),
+    id: p.string(),
+    authorId: p.string(),
+    edits: p.json<Edit[]>(),
+    undoes: p.string().nullable(),
+    at: p.string(),
+  }),
+});
+
+export const MemberRow = defineEntity({
+  name: 'MemberRow',
+  tableName: 'member',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    personId: p.string().primary(),
+    role: p.string().$type<Role>(),
+    joinedAt: p.string(),
+    /** When they were taken off; they keep everything and can return. */
+    leftAt: p.string().nullable(),
+  }),
+});
+
+export type Person = InferEntity<typeof PersonRow>;
+export type CourseRecord = InferEntity<typeof CourseRow>;
+export type NodeRecord = InferEntity<typeof NodeRow>;
+
+export const ENTITIES = [
+  InstitutionRow,
+  DepartmentRow,
+  TermRow,
+  PersonRow,
+  CourseRow,
+  NodeRow,
+  TextRow,
+  ChangeRow,
+  MemberRow,
+];

@@ -1,0 +1,33 @@
+/** The connection to PostgreSQL. */
+import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
+import { Migrator } from '@mikro-orm/migrations';
+import { ENTITIES } from './entities.ts';
+import { Migration0001 } from './migrations/migration-0001.ts';
+
+export type { EntityManager } from '@mikro-orm/postgresql';
+export type Database = MikroORM;
+
+export async function connect(databaseUrl: string): Promise<Database> {
+  return MikroORM.init({
+    entities: ENTITIES,
+    clientUrl: databaseUrl,
+    namingStrategy: UnderscoreNamingStrategy,
+    extensions: [Migrator],
+    migrations: {
+      migrationsList: [{ name: '0001-first-tables', class: Migration0001 }],
+      snapshot: false,
+      transactional: true,
+    },
+    schemaGenerator: { skipTables: ['session', 'sign_in_failure'] },
+    pool: { min: 0, max: 10 },
+    driverOptions: { connection: { application_name: 'itinerary' } },
+    // What goes wrong is thrown, and logged where it is caught.
+    logger: () => undefined,
+    discovery: { warnWhenNoEntities: false },
+  });
+}
+
+/** Brings the tables up to this release. Forward only. */
+export async function migrate(database: Database): Promise<void> {
+  await database.getMigrator().up();
+}

@@ -1,0 +1,79 @@
+/** Writes the made-up college into an empty database: terms, departments, people, courses. */
+import { createHash } from 'node:crypto';
+import { addDays, dayOf } from '@itinerary/core';
+import type { Role } from '@itinerary/core';
+import { DepartmentRow, InstitutionRow, PersonRow, TermRow } from '../db/entities.ts';
+import type { EntityManager } from '../db/orm.ts';
+import { hashPassword } from '../people/passwords.ts';
+import { storeCourse } from '../usecases/store-course.ts';
+import { demoCalendar } from './calendar.ts';
+import { estuaryFieldMethods } from './estuary/course.ts';
+import type { Run } from './estuary/course.ts';
+import { addressOf, DEMO_PASSWORD, DEMO_PEOPLE } from './people.ts';
+import type { DemoPart } from './people.ts';
+
+const INSTITUTION = 'tern-point';
+const ZONE = 'Europe/Lisbon';
+
+const DEPARTMENTS = [
+  { code: 'ECO', name: 'Coastal Ecology' },
+  { code: 'EAW', name: 'Earth and Water' },
+  { code: 'ART', name: 'Field Arts' },
+  { code: 'SEA', name: 'Boats and Seamanship' },
+];
+
+function personId(name: string): string {
+  const hex = createHash('sha256').update(addressOf(name)).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+const withPart = (part: DemoPart): readonly string[] =>
+  DEMO_PEOPLE.filter((person) => person.part === part).map(({ name }) => personId(name));
+
+function teachers(): readonly { person: string; role: Role }[] {
+  return [
+    ...[...withPart('instructor'), ...withPart('co_instructor')].map((person) => ({ person, role: 'instructor' as const })),
+    ...withPart('assistant').map((person) => ({ person, role: 'assistant' as const })),
+  ];
+}
+
+function learners(from: number, to: number): readonly { person: string; role: Role }[] {
+  return DEMO_PEOPLE.filter(({ kind, part }) => kind === 'learner' && part !== 'assistant')
+    .slice(from, to)
+    .map(({ name }) => ({ person: personId(name), role: 'learner' as const }));
+}
+
+export async function writeDemoCollege(em: EntityManager, now: string): Promise<void> {
+  const institutionId = INSTITUTION;
+  const calendar = demoCalendar(dayOf(now, ZONE));
+  // The password is printed on the sign-in page, so a hash of its own for everybody would only cost time.
+  const passwordHash = await hashPassword(DEMO_PASSWORD);
+  await em.transactional((inner) => {
+    inner.persist(inner.create(InstitutionRow, { id: institutionId, name: 'Tern Point College of Coastal Field Studies', zone: ZONE }));
+    for (const department of DEPARTMENTS) inner.persist(inner.create(DepartmentRow, { institutionId, ...department }));
+    for (const term of [calendar.current, calendar.next]) inner.persist(inner.create(TermRow, { institutionId, ...term }));
+    DEMO_PEOPLE.forEach(({ name, kind, part }) => {
+      const row = { id: personId(name), institutionId, name, address: addressOf(name), kind, passwordHash, demoPart: part ?? null };
+      inner.persist(inner.create(PersonRow, row));
+    });
+    const store = (run: Run, members: readonly { person: string; role: Role }[]): void =>
+      storeCourse(inner, { institutionId, ...estuaryFieldMethods(run), members: [...teachers(), ...members], now });
+    store(
+      { code: `EFM-210-${calendar.current.code}`, term: calendar.current.code, state: 'live', firstDay: calendar.current.firstDay, written: 15 },
+      learners(0, 24),
+    );
+    // A draft as somebody leaves it on a Friday: it starts on a Tuesday, and the last weeks are still empty.
+    store(
+      { code: `EFM-210-${calendar.next.code}`, term: calendar.next.code, state: 'draft', firstDay: addDays(calendar.next.firstDay, 1), written: 12 },
+      [],
+    );
+    const lastYear = `EFM-210-${calendar.current.code.slice(0, 3)}${String(Number(calendar.current.code.slice(3)) - 1).padStart(2, '0')}`;
+    store({ code: lastYear, term: null, state: 'archived', firstDay: calendar.lastYear, written: 15 }, learners(3, 31));
+  });
+}
+
+const TABLES = ['session', 'sign_in_failure', 'member', 'change', 'long_text', 'node', 'course', 'person', 'term', 'department', 'institution'];
+
+export async function emptyDatabase(em: EntityManager): Promise<void> {
+  await em.getConnection().execute(`truncate ${TABLES.map((table) => `"${table}"`).join(', ')}`);
+}

@@ -1,0 +1,75 @@
+/** The HTTP application, without listening: what tests and main share. */
+import { join } from 'node:path';
+import compression from 'compression';
+import express from 'express';
+import type { Express } from 'express';
+import helmet from 'helmet';
+import type { Pool } from 'pg';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Config } from '../config/config.ts';
+import type { Database } from '../db/orm.ts';
+import { nothingHere } from '../usecases/read-course.ts';
+import { ownOriginOnly } from './origin.ts';
+import { problemHandler } from './problem.ts';
+import { registerRoutes } from './register.ts';
+import { sessions } from './session.ts';
+
+const LARGEST_BODY = '4mb';
+
+export interface Parts {
+  readonly config: Config;
+  readonly database: Database;
+  readonly pool: Pool;
+  readonly log: Logger;
+}
+
+export function createApp({ config, database, pool, log }: Parts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  if (config.secure) app.set('trust proxy', 1);
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          // Vuetify writes the theme's colours into a style element.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: config.secure,
+    }),
+  );
+  app.use(compression());
+  app.use('/api', pinoHttp({ logger: log, quietReqLogger: true, autoLogging: { ignore: (request) => request.url === '/health' } }));
+  app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY }));
+  const sessionHandler = sessions(config, pool);
+  // Health must answer while the database is away, so it stands before the session that needs one.
+  app.use('/api', (request, response, next) => {
+    if (request.path === '/health' || request.path === '/openapi.json') next();
+    else sessionHandler(request, response, next);
+  });
+  registerRoutes(app, config, database);
+  app.use('/api', () => {
+    throw nothingHere();
+  });
+  if (config.webFolder !== null) serveWeb(app, config.webFolder);
+  app.use(problemHandler(log));
+  return app;
+}
+
+/** The built web application; every other address is one of its pages. */
+function serveWeb(app: Express, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*page}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,140 @@
+/** One handler a route: from checked input to a use case. Nothing is decided here. */
+import { openApiDocument } from '@itinerary/contract';
+import type { MeAnswer, RouteName } from '@itinerary/contract';
+import { hasRight } from '@itinerary/core';
+import type { Request } from 'express';
+import type { Config } from '../config/config.ts';
+import { DepartmentRow, InstitutionRow, PersonRow, TermRow, TextRow } from '../db/entities.ts';
+import type { Person } from '../db/entities.ts';
+import type { Database, EntityManager } from '../db/orm.ts';
+import { checkCode } from '../usecases/course-codes.ts';
+import { createCourse } from '../usecases/create-course.ts';
+import { desk } from '../usecases/desk.ts';
+import { Failure } from '../usecases/failure.ts';
+import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
+import { nothingHere, readCourse, readItem } from '../usecases/read-course.ts';
+import { signIn } from '../usecases/sign-in.ts';
+import { takeChanges } from '../usecases/take-changes.ts';
+import { countLearners, mayCreateCourses } from '../usecases/viewer.ts';
+import type { Caller, CourseCaller } from './authorise.ts';
+import { endSession, startSession } from './session.ts';
+
+export interface Call {
+  readonly config: Config;
+  readonly database: Database;
+  readonly em: EntityManager;
+  readonly now: string;
+  readonly request: Request;
+  /** Checked by the route's schemas. */
+  readonly params: Readonly<Record<string, string>>;
+  readonly query: Readonly<Record<string, string | undefined>>;
+  readonly body: never;
+  readonly who: Caller;
+  /** For routes that name a right in a course. */
+  readonly at: CourseCaller;
+}
+
+type Handler = (call: Call) => Promise<unknown>;
+
+const personOf = (call: Call): Person => call.who.person as Person;
+
+async function me({ em, config, now }: Call, person: Person | null): Promise<MeAnswer> {
+  const institution =
+    person === null
+      ? await em.findOne(InstitutionRow, {}, { orderBy: { id: 'asc' } })
+      : await em.findOne(InstitutionRow, { id: person.institutionId });
+  const id = institution?.id ?? '';
+  const signedIn = person !== null;
+  const departments = signedIn ? await em.find(DepartmentRow, { institutionId: id }, { orderBy: { name: 'asc' } }) : [];
+  const terms = signedIn ? await em.find(TermRow, { institutionId: id }, { orderBy: { firstDay: 'asc' } }) : [];
+  return {
+    person: person === null ? null : shown(person),
+    mayCreate: person !== null && mayCreateCourses(person),
+    now,
+    clockStands: config.clock.stands,
+    demo: config.demo,
+    institution: {
+      name: institution?.name ?? '',
+      zone: institution?.zone ?? 'UTC',
+      departments: departments.map(({ code, name }) => ({ code, name })),
+      terms: terms.map(({ code, name, firstDay, lastDay }) => ({ code, name, firstDay, lastDay })),
+    },
+  };
+}
+
+function shown({ id, name, address, kind }: Person): { id: string; name: string; address: string; kind: Person['kind'] } {
+  return { id, name, address, kind };
+}
+
+function demoOnly({ config }: Call): void {
+  if (!config.demo) throw nothingHere();
+}
+
+export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
+  health: async ({ database }) => {
+    const away = await database.em
+      .fork()
+      .getConnection()
+      .execute('select 1')
+      .then(
+        () => false,
+        () => true,
+      );
+    if (away) throw new Failure('database_away', 'The database does not answer');
+    return { status: 'ok', database: 'ok' };
+  },
+  openapi: () => Promise.resolve(openApiDocument()),
+  me: (call) => me(call, call.who.person),
+  signIn: async (call) => {
+    const { address, password } = call.body as { address: string; password: string };
+    const person = await signIn(call.em, address, password);
+    await startSession(call.request, person.id);
+    return me(call, person);
+  },
+  signOut: async ({ request }) => endSession(request),
+  demoPeople: async (call) => {
+    demoOnly(call);
+    const people = await call.em.find(PersonRow, { demoPart: { $ne: null } });
+    return { people: people.map((person) => ({ ...shown(person), part: person.demoPart })) };
+  },
+  demoSignIn: async (call) => {
+    demoOnly(call);
+    const { person: id } = call.body as { person: string };
+    const person = await call.em.findOne(PersonRow, { id, demoPart: { $ne: null } });
+    if (person === null) throw nothingHere();
+    await startSession(call.request, person.id);
+    return me(call, person);
+  },
+  desk: (call) => desk(call.em, personOf(call), call.now),
+  code: (call) => checkCode(call.em, personOf(call).institutionId, call.params['code'] as string, call.query['except']),
+  createCourse: (call) => createCourse(call.em, personOf(call), call.body, call.now),
+  plan: async ({ em, at }) => ({
+    course: at.loaded.course,
+    seq: at.loaded.row.seq,
+    learners: await countLearners(em, at.loaded.course.id),
+    rights: {
+      plan: hasRight(at.viewer, 'plan'),
+      state: hasRight(at.viewer, 'state'),
+      members: hasRight(at.viewer, 'members'),
+    },
+  }),
+  changes: ({ em, at, body, now }) =>
+    takeChanges(em, at.loaded.course.id, { person: at.person, viewer: at.viewer }, body, now),
+  text: async ({ em, at, params }) => {
+    const row = await em.findOne(TextRow, { courseId: at.loaded.course.id, hash: params['hash'] as string });
+    if (row === null) throw nothingHere();
+    return { html: row.html };
+  },
+  members: ({ em, at }) => members(em, at.loaded.course.id),
+  candidates: ({ em, at, query }) =>
+    candidates(em, at.person.institutionId, at.loaded.course.id, query['find'] ?? ''),
+  addMembers: ({ em, at, body, now }) => {
+    const { people, role } = body as { people: string[]; role: 'learner' };
+    return addMembers(em, at.person.institutionId, at.loaded.course.id, people, role, now);
+  },
+  removeMember: ({ em, at, params, now }) =>
+    removeMember(em, at.loaded.course.id, params['person'] as string, now),
+  readCourse: ({ em, at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
+  readItem: ({ em, at, params, now }) =>
+    readItem(em, at.loaded.course, at.viewer, params['item'] as string, now),
+};

@@ -1,0 +1,61 @@
+/** Registers the contract's routes: first the right, then the input, then the use case. */
+import { ROUTES } from '@itinerary/contract';
+import type { FieldProblem, Route, RouteName } from '@itinerary/contract';
+import { parseWith } from '@itinerary/core';
+import type { Express, Request, Response } from 'express';
+import type { z } from 'zod';
+import type { Config } from '../config/config.ts';
+import type { Database } from '../db/orm.ts';
+import { Failure } from '../usecases/failure.ts';
+import { authorise } from './authorise.ts';
+import type { CourseCaller } from './authorise.ts';
+import { HANDLERS } from './handlers.ts';
+
+/** `/api/courses/{course}` as Express writes it. */
+export function expressPath(path: string): string {
+  return path.replaceAll(/\{(\w+)\}/g, ':$1');
+}
+
+export function registerRoutes(app: Express, config: Config, database: Database): void {
+  for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
+    app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
+      const em = database.em.fork();
+      const now = config.clock.now();
+      const who = sessionless(request) ? { person: null } : await authorise(em, route, request, now);
+      const answer = await HANDLERS[name]({
+        config,
+        database,
+        em,
+        now,
+        request,
+        params: check(route.params, 'address', request.params) as Record<string, string>,
+        query: check(route.query, 'query', request.query) as Record<string, string>,
+        body: check(route.body, 'body', request.body) as never,
+        who,
+        at: who as CourseCaller,
+      });
+      response.set('Cache-Control', 'no-store');
+      if (route.status === 204) response.status(204).end();
+      else response.status(route.status).json(answer);
+    });
+  }
+}
+
+/** Health and the OpenAPI document answer without asking who is there. */
+function sessionless(request: Request): boolean {
+  return request.session === undefined;
+}
+
+/** Input that the contract does not name is not passed on. */
+function check(schema: z.ZodType | undefined, part: string, input: unknown): unknown {
+  if (schema === undefined) return {};
+  const parsed = parseWith(schema, input ?? {});
+  if (parsed.ok) return parsed.value;
+  const errors = parsed.mistakes.map((mistake): FieldProblem => ({
+    path: mistake.path,
+    value: mistake.value,
+    expected: mistake.expected,
+  }));
+  const places = errors.map(({ path }) => path || part).join(', ');
+  throw new Failure('bad_input', `In the ${part}: ${places}`, errors);
+}

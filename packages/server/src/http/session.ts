@@ -1,0 +1,48 @@
+/** Sessions live in PostgreSQL; the browser holds an HttpOnly cookie. */
+import connectPgSimple from 'connect-pg-simple';
+import type { RequestHandler, Request } from 'express';
+import session from 'express-session';
+import type { Pool } from 'pg';
+import type { Config } from '../config/config.ts';
+
+declare module 'express-session' {
+  interface SessionData {
+    person: string;
+  }
+}
+
+export const COOKIE = 'itinerary';
+const TWO_WEEKS_MS = 14 * 24 * 60 * 60 * 1000;
+
+export function sessions(config: Config, pool: Pool): RequestHandler {
+  const Store = connectPgSimple(session);
+  return session({
+    name: COOKIE,
+    secret: config.sessionSecret,
+    resave: false,
+    saveUninitialized: false,
+    rolling: false,
+    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
+    cookie: { httpOnly: true, sameSite: 'lax', secure: config.secure, maxAge: TWO_WEEKS_MS, path: '/' },
+  });
+}
+
+/** A new session id for a new sign-in, so that one planted before it is worth nothing. */
+export function startSession(request: Request, person: string): Promise<void> {
+  return new Promise((resolve, reject) => {
+    request.session.regenerate((failed: unknown) => {
+      if (failed) {
+        reject(failed as Error);
+        return;
+      }
+      request.session.person = person;
+      request.session.save((unsaved: unknown) => (unsaved ? reject(unsaved as Error) : resolve()));
+    });
+  });
+}
+
+export function endSession(request: Request): Promise<void> {
+  return new Promise((resolve, reject) => {
+    request.session.destroy((failed: unknown) => (failed ? reject(failed as Error) : resolve()));
+  });
+}

@@ -1,0 +1,43 @@
+/** One server process: database, application, socket; started and stopped whole. */
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import pg from 'pg';
+import { pino } from 'pino';
+import type { Config } from './config/config.ts';
+import type { Database } from './db/orm.ts';
+import { connect, migrate } from './db/orm.ts';
+import { createApp } from './http/app.ts';
+
+export interface RunningServer {
+  readonly address: string;
+  readonly database: Database;
+  stop(): Promise<void>;
+}
+
+/** Connects, migrates and listens. Port 0 takes a free one. */
+export async function startServer(config: Config): Promise<RunningServer> {
+  const log = pino({ level: config.logLevel });
+  const database = await connect(config.databaseUrl);
+  await migrate(database);
+  const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5 });
+  // An idle connection that breaks must not end the process; the next query opens another.
+  pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
+  const http = createServer(createApp({ config, database, pool, log }));
+  await new Promise<void>((resolve, reject) => {
+    http.once('error', reject);
+    http.listen(config.port, config.host, resolve);
+  });
+  const { port } = http.address() as AddressInfo;
+  return {
+    address: `http://${config.host}:${port}`,
+    database,
+    stop: async () => {
+      await new Promise((resolve) => {
+        http.close(resolve);
+        http.closeAllConnections();
+      });
+      await pool.end();
+      await database.close(true);
+    },
+  };
+}

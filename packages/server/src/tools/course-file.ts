@@ -1,0 +1,97 @@
+/** `export CODE` and `import FILE`: a course between the database and a course file. */
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { parseCourseFile, textHashes, toCourseFile } from '@itinerary/core';
+import type { Course, CourseFile } from '@itinerary/core';
+import { systemClock } from '../config/clock.ts';
+import { loadCourse } from '../db/course-rows.ts';
+import { CourseRow, InstitutionRow, PersonRow, TextRow } from '../db/entities.ts';
+import type { EntityManager } from '../db/orm.ts';
+import { connect, migrate } from '../db/orm.ts';
+import { hashText, sanitiseText } from '../text/rich-text.ts';
+import { checkCode } from '../usecases/course-codes.ts';
+import { isKnownChoice } from '../usecases/create-course.ts';
+import { storeCourse } from '../usecases/store-course.ts';
+
+class Sentence extends Error {}
+
+async function exportCourse(em: EntityManager, code: string): Promise<string> {
+  const rows = await em.find(CourseRow, {});
+  const row = rows.find((course) => course.code.toLowerCase() === code.toLowerCase());
+  const loaded = row === undefined ? null : await loadCourse(em, row.id);
+  if (loaded === null) {
+    const codes = rows.map((course) => course.code).sort();
+    throw new Sentence(`No course has the code ${code}. There are: ${codes.join(', ') || 'none'}`);
+  }
+  const texts = await em.find(TextRow, { courseId: loaded.course.id, hash: { $in: [...textHashes(loaded.course)] } });
+  const file = toCourseFile(loaded.course, Object.fromEntries(texts.map(({ hash, html }) => [hash, html])));
+  return JSON.stringify(file, null, 2);
+}
+
+/** Texts come from outside, so they are checked against their hashes and sanitised like any other. */
+function admit(file: CourseFile): Readonly<Record<string, string>> {
+  for (const [hash, html] of Object.entries(file.texts)) {
+    if (hashText(html) !== hash) throw new Sentence(`At texts.${hash} stands a text whose SHA-256 is ${hashText(html)}`);
+    if (sanitiseText(html) !== html) {
+      throw new Sentence(`At texts.${hash} stands HTML that Itinerary does not keep; see docs/formats.md for what it does`);
+    }
+  }
+  return file.texts;
+}
+
+async function importCourse(em: EntityManager, path: string): Promise<string> {
+  let data: unknown;
+  try {
+    data = JSON.parse(readFileSync(path, 'utf8'));
+  } catch (error) {
+    throw new Sentence(`${path}: ${(error as Error).message}`);
+  }
+  const parsed = parseCourseFile(data);
+  if (!parsed.ok) {
+    const sentences = parsed.mistakes.map(
+      ({ path: place, value, expected }) => `${path}: at ${place} stands ${JSON.stringify(value)?.slice(0, 60) ?? 'nothing'}; expected: ${expected}`,
+    );
+    throw new Sentence(sentences.join('\n'));
+  }
+  const texts = admit(parsed.value);
+  const institution = await em.findOne(InstitutionRow, {}, { orderBy: { id: 'asc' } });
+  const staff = institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
+  if (!institution || !staff) throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
+  const { course } = parsed.value;
+  const code = await checkCode(em, institution.id, course.code);
+  if (!code.free) {
+    throw new Sentence(`${path}: at course.code stands "${course.code}", which "${code.heldBy?.title ?? ''}" has; ${code.proposal} is free`);
+  }
+  for (const field of ['department', 'term'] as const) {
+    if (!(await isKnownChoice(em, institution.id, field, course[field]))) {
+      throw new Sentence(`${path}: at course.${field} stands "${course[field] ?? ''}", which the institution does not have`);
+    }
+  }
+  const idTaken = (await em.count(CourseRow, { id: course.id })) > 0;
+  const stored: Course = idTaken ? { ...course, id: randomUUID() } : course;
+  await em.transactional((inner) => {
+    storeCourse(inner, { institutionId: institution.id, course: stored, texts, members: [], now: systemClock.now() });
+  });
+  return `${stored.code} is in the database: ${stored.title}, ${stored.sections.length} sections`;
+}
+
+async function main(): Promise<void> {
+  const [command, argument] = process.argv.slice(2);
+  if ((command !== 'export' && command !== 'import') || argument === undefined) {
+    throw new Sentence('Usage: npm run -s course -- export CODE, or import FILE');
+  }
+  const database = await connect(process.env['DATABASE_URL'] ?? '');
+  try {
+    await migrate(database);
+    const em = database.em.fork();
+    const text = command === 'export' ? await exportCourse(em, argument) : await importCourse(em, argument);
+    process.stdout.write(`${text}\n`);
+  } finally {
+    await database.close(true);
+  }
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Sentence ? error.message : `The command failed: ${(error as Error).message}`}\n`);
+  process.exitCode = 1;
+});

@@ -1,0 +1,66 @@
+/** One's courses: those one is a member of and may see; for institution staff, all of them. */
+import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
+import { canSee, findings, isBlocker, mayPlan, planSections, resolveAccess } from '@itinerary/core';
+import type { Course, Viewer } from '@itinerary/core';
+import { loadCourses } from '../db/course-rows.ts';
+import type { Person } from '../db/entities.ts';
+import { CourseRow, MemberRow } from '../db/entities.ts';
+import type { EntityManager } from '../db/orm.ts';
+
+export async function desk(em: EntityManager, person: Person, now: string): Promise<DeskAnswer> {
+  const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
+  const roles = new Map(own.map(({ courseId, role }) => [courseId, role]));
+  const where =
+    person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...roles.keys()] } };
+  const rows = await em.find(CourseRow, where);
+  const courses = await loadCourses(em, rows);
+  const learners = await learnerCounts(em, courses);
+  const entries = courses.flatMap((course): DeskCourse[] => {
+    const viewer = { role: roles.get(course.id) ?? null, institutionStaff: person.kind === 'staff' };
+    if (!canSee(resolveAccess(course, viewer, now).course)) return [];
+    return [entry(course, viewer, learners.get(course.id) ?? 0, now)];
+  });
+  return { courses: entries.sort(byFirstDay) };
+}
+
+function entry(course: Course, viewer: Viewer, learners: number, now: string): DeskCourse {
+  const plan = planSections(course);
+  const staff = mayPlan(viewer);
+  const found = staff && course.state !== 'archived' ? findings(course, { moment: now, learners }) : [];
+  const blockers = found.filter(isBlocker).length;
+  return {
+    id: course.id,
+    code: course.code,
+    title: course.title,
+    state: course.state,
+    department: course.department,
+    term: course.term,
+    tags: course.tags,
+    format: course.dates.format,
+    weeks: course.dates.weeks,
+    firstDay: plan.firstDay,
+    lastDay: plan.lastDay,
+    role: viewer.role,
+    mayPlan: staff,
+    toSettle: staff ? { blockers, advice: found.length - blockers } : null,
+    learners: staff ? learners : null,
+  };
+}
+
+/** What is running or coming first, archived last; then by first day and code. */
+function byFirstDay(a: DeskCourse, b: DeskCourse): number {
+  const rank = (course: DeskCourse): string =>
+    `${course.state === 'archived' ? 1 : 0} ${course.firstDay ?? '9999'} ${course.code}`;
+  return rank(a) < rank(b) ? -1 : 1;
+}
+
+async function learnerCounts(em: EntityManager, courses: readonly Course[]): Promise<ReadonlyMap<string, number>> {
+  const members = await em.find(
+    MemberRow,
+    { courseId: { $in: courses.map(({ id }) => id) }, role: 'learner', leftAt: null },
+    { fields: ['courseId', 'personId'] },
+  );
+  const counts = new Map<string, number>();
+  for (const { courseId } of members) counts.set(courseId, (counts.get(courseId) ?? 0) + 1);
+  return counts;
+}

@@ -1,0 +1,51 @@
+/**
+ * Texts that come with changes. They are sanitised at the door; where that alters one, the edits that name
+ * it are given its new hash, so that everybody replays the change as it was taken.
+ */
+import type { Edit } from '@itinerary/core';
+import { TEXT_FIELDS } from '@itinerary/core';
+import { hashText, sanitiseText } from '../text/rich-text.ts';
+import { Failure } from './failure.ts';
+
+export interface NewTexts {
+  /** From the hash sent to the hash kept. */
+  readonly renamed: ReadonlyMap<string, string>;
+  /** From the hash kept to the HTML kept. */
+  readonly kept: ReadonlyMap<string, string>;
+}
+
+export function admitTexts(texts: Readonly<Record<string, string>>): NewTexts {
+  const renamed = new Map<string, string>();
+  const kept = new Map<string, string>();
+  for (const [hash, html] of Object.entries(texts)) {
+    if (hashText(html) !== hash) {
+      throw new Failure('bad_input', 'A text does not have the hash that it is sent under', [
+        { path: `texts.${hash}`, value: html.slice(0, 40), expected: `text whose SHA-256 is ${hash}` },
+      ]);
+    }
+    const clean = sanitiseText(html);
+    const cleanHash = hashText(clean);
+    renamed.set(hash, cleanHash);
+    kept.set(cleanHash, clean);
+  }
+  return { renamed, kept };
+}
+
+export function renameTexts(edits: readonly Edit[], renamed: ReadonlyMap<string, string>): readonly Edit[] {
+  const rename = (hash: string): string => renamed.get(hash) ?? hash;
+  return edits.map((edit): Edit => {
+    if (edit.kind === 'set' && TEXT_FIELDS.has(edit.field) && typeof edit.value === 'string') {
+      return { ...edit, value: rename(edit.value) };
+    }
+    if (edit.kind !== 'insert') return edit;
+    const { node } = edit;
+    if (node.kind === 'page' && node.text !== null) {
+      return { ...edit, node: { ...node, text: rename(node.text) } };
+    }
+    if (node.kind !== 'section') return edit;
+    const items = node.items.map((item) =>
+      item.kind === 'page' && item.text !== null ? { ...item, text: rename(item.text) } : item,
+    );
+    return { ...edit, node: { ...node, items } };
+  });
+}

@@ -1,0 +1,30 @@
+/** Puts a whole new course into the database: a blank one, an imported one, the demo's. */
+import { textHashes } from '@itinerary/core';
+import type { Course } from '@itinerary/core';
+import { writeCourse } from '../db/course-rows.ts';
+import { CourseRow, MemberRow, TextRow } from '../db/entities.ts';
+import type { Role } from '@itinerary/core';
+import type { EntityManager } from '../db/orm.ts';
+
+export interface StoredCourse {
+  readonly institutionId: string;
+  readonly course: Course;
+  readonly texts: Readonly<Record<string, string>>;
+  readonly members: readonly { readonly person: string; readonly role: Role }[];
+  readonly now: string;
+}
+
+/** Persists rows into the unit of work; the caller flushes. */
+export function storeCourse(em: EntityManager, { institutionId, course, texts, members, now }: StoredCourse): void {
+  const { id, code, title, purpose, state, department, term, description, tags, dates } = course;
+  const head = { code, title, purpose, state, department, term, description, tags, dates };
+  const row = em.create(CourseRow, { id, institutionId, ...head, seq: 0, createdAt: now });
+  em.persist(row);
+  writeCourse(em, { row, nodes: [], course }, course);
+  for (const hash of textHashes(course)) {
+    em.persist(em.create(TextRow, { courseId: id, hash, html: texts[hash] as string }));
+  }
+  for (const { person, role } of members) {
+    em.persist(em.create(MemberRow, { courseId: id, personId: person, role, joinedAt: now, leftAt: null }));
+  }
+}
