@@ -66,6 +66,7 @@ export {
 export type { CourseFile } from './course/file.ts';
 export {
   addDays,
+  clockChanges,
   dayOf,
   daysBetween,
   nearestWeekday,

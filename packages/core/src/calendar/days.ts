@@ -35,3 +35,21 @@ export function nearestWeekday(day: string, weekday: number): string {
 export function weekdayOnOrAfter(day: string, weekday: number): string {
   return addDays(day, (weekday - weekdayOf(day) + 7) % 7);
 }
+
+/** Enough for every zone there is, in a course of two years; a bound for the walk below. */
+const MAX_CLOCK_CHANGES = 24;
+
+/** The days, from `first` to `last`, on which the clocks of a zone are changed. */
+export function clockChanges(first: string, last: string, zone: string): readonly string[] {
+  const days: string[] = [];
+  let at = Temporal.PlainDate.from(first).toZonedDateTime(zone).subtract({ nanoseconds: 1 });
+  for (let count = 0; count < MAX_CLOCK_CHANGES; count += 1) {
+    const next = at.getTimeZoneTransition('next');
+    if (next === null) break;
+    const day = next.toPlainDate().toString();
+    if (day > last) break;
+    days.push(day);
+    at = next;
+  }
+  return days;
+}

@@ -1,0 +1,12 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import AppBar from '../ui/AppBar.vue';
+import NothingHere from '../ui/NothingHere.vue';
+
+const { t } = useI18n();
+</script>
+
+<template>
+  <AppBar />
+  <NothingHere :title="t('common.nowhere.title')" :text="t('common.nowhere.text')" />
+</template>

@@ -1,0 +1,55 @@
+/** Languages. Messages load an area at a time, so that a learner's page never waits for the setup's words. */
+import { createI18n } from 'vue-i18n';
+
+export const LOCALES = ['en', 'es'] as const;
+export type Locale = (typeof LOCALES)[number];
+export type Area = 'common' | 'learner' | 'desk' | 'setup';
+
+const KEY = 'itinerary.locale';
+
+function isLocale(value: string | null | undefined): value is Locale {
+  return LOCALES.some((locale) => locale === value);
+}
+
+function firstLocale(): Locale {
+  const stored = localStorage.getItem(KEY);
+  if (isLocale(stored)) return stored;
+  const wanted = navigator.languages.map((language) => language.slice(0, 2)).find(isLocale);
+  return wanted ?? 'en';
+}
+
+export const i18n = createI18n({
+  legacy: false,
+  locale: firstLocale(),
+  fallbackLocale: 'en',
+  missingWarn: import.meta.env.DEV,
+  fallbackWarn: false,
+});
+
+const files = import.meta.glob<{ default: Record<string, unknown> }>('../locales/*/*.ts');
+const loaded = new Set<string>();
+const wanted = new Set<Area>(['common']);
+
+async function load(locale: Locale, area: Area): Promise<void> {
+  const key = `${locale}/${area}`;
+  if (loaded.has(key)) return;
+  const file = files[`../locales/${key}.ts`];
+  if (file === undefined) throw new Error(`no messages for ${key}`);
+  i18n.global.mergeLocaleMessage(locale, { [area]: (await file()).default });
+  loaded.add(key);
+}
+
+/** Makes an area's messages ready in the language in use. */
+export async function loadMessages(areas: readonly Area[]): Promise<void> {
+  areas.forEach((area) => wanted.add(area));
+  const locale = i18n.global.locale.value as Locale;
+  document.documentElement.lang = locale;
+  await Promise.all([...wanted].map((area) => load(locale, area)));
+}
+
+export async function changeLocale(locale: Locale): Promise<void> {
+  await Promise.all([...wanted].map((area) => load(locale, area)));
+  i18n.global.locale.value = locale;
+  document.documentElement.lang = locale;
+  localStorage.setItem(KEY, locale);
+}

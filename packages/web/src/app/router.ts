@@ -1,0 +1,95 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import type { RouteRecordRaw } from 'vue-router';
+import { UnreachableError } from '../api/client.ts';
+import { useSession } from '../stores/session.ts';
+import type { Area } from './i18n.ts';
+import { i18n, loadMessages } from './i18n.ts';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    areas?: readonly Area[];
+    /** Open to people who are not signed in. */
+    open?: boolean;
+    /** Message key of the page's title; pages about one course set their own. */
+    title?: string;
+  }
+}
+
+const routes: RouteRecordRaw[] = [
+  { path: '/', redirect: '/desk' },
+  {
+    path: '/sign-in',
+    name: 'sign-in',
+    component: () => import('../signin/SignInPage.vue'),
+    meta: { open: true, title: 'common.signIn.title' },
+  },
+  {
+    path: '/desk',
+    name: 'desk',
+    component: () => import('../desk/DeskPage.vue'),
+    meta: { areas: ['desk', 'learner'], title: 'desk.title' },
+  },
+  {
+    path: '/new-course',
+    name: 'new-course',
+    component: () => import('../desk/NewCoursePage.vue'),
+    meta: { areas: ['desk', 'setup', 'learner'], title: 'desk.new.title' },
+  },
+  {
+    path: '/setup/:course/:stop(about|dates|outline|readiness)?',
+    name: 'setup',
+    component: () => import('../setup/SetupPage.vue'),
+    meta: { areas: ['setup', 'learner', 'desk'] },
+  },
+  {
+    path: '/courses/:course',
+    name: 'course',
+    component: () => import('../learner/CoursePage.vue'),
+    meta: { areas: ['learner'] },
+  },
+  {
+    path: '/courses/:course/items/:item',
+    name: 'item',
+    component: () => import('../learner/ItemPage.vue'),
+    meta: { areas: ['learner'] },
+  },
+  {
+    path: '/:rest(.*)*',
+    name: 'nowhere',
+    component: () => import('./NowherePage.vue'),
+    meta: { open: true, title: 'common.nowhere.title' },
+  },
+];
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes,
+  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  const messages = loadMessages(to.meta.areas ?? []);
+  if (session.me === null) {
+    try {
+      await session.load();
+    } catch (error) {
+      if (!(error instanceof UnreachableError)) throw error;
+      // The page itself says that the server is away, and offers to try again.
+    }
+  }
+  await messages;
+  if (session.person === null && session.me !== null && to.meta.open !== true) {
+    return { name: 'sign-in', query: to.fullPath === '/desk' ? {} : { then: to.fullPath } };
+  }
+  if (session.person !== null && to.name === 'sign-in') return { name: 'desk' };
+  return true;
+});
+
+export function setTitle(title: string): void {
+  document.title = `${title} · Itinerary`;
+}
+
+router.afterEach((to) => {
+  if (to.meta.title !== undefined) setTitle(i18n.global.t(to.meta.title));
+});

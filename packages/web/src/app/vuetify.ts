@@ -1,0 +1,71 @@
+import { createVuetify } from 'vuetify';
+import { PathIcon } from './path-icon.ts';
+import { DARK, LIGHT } from './tokens.ts';
+import type { ColourName } from './tokens.ts';
+
+const asVuetify = (colours: Readonly<Record<ColourName, string>>): Record<string, string> => ({
+  ...colours,
+  background: colours.mist,
+  surface: colours.card,
+  primary: colours.bottle,
+  'on-background': colours.ink,
+  'on-surface': colours.ink,
+  'on-primary': colours['on-bottle'],
+  error: colours.blocker,
+  warning: colours.advice,
+  success: colours.open,
+  info: colours.later,
+});
+
+/** How the person wants it: as their system has it unless they chose. */
+export type Appearance = 'system' | 'light' | 'dark';
+const KEY = 'itinerary.appearance';
+
+export function storedAppearance(): Appearance {
+  const stored = localStorage.getItem(KEY);
+  return stored === 'light' || stored === 'dark' ? stored : 'system';
+}
+
+export function storeAppearance(appearance: Appearance): void {
+  localStorage.setItem(KEY, appearance);
+}
+
+export const vuetify = createVuetify({
+  theme: {
+    defaultTheme: storedAppearance(),
+    themes: {
+      light: { dark: false, colors: asVuetify(LIGHT) },
+      dark: { dark: true, colors: asVuetify(DARK) },
+    },
+    variations: false,
+  },
+  defaults: {
+    global: { ripple: false },
+    VTextField: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
+    VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
+    VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
+    VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
+    VDialog: { scrim: 'black' },
+    VCard: { elevation: 0, rounded: 'lg' },
+    VMenu: { offset: 4 },
+    VList: { elevation: 0 },
+  },
+  // Icons come from Tabler, one import each; Vuetify's own few are drawn below.
+  icons: {
+    defaultSet: 'paths',
+    aliases: {
+      dropdown: 'M6 9l6 6l6 -6',
+      clear: 'M18 6l-12 12M6 6l12 12',
+      delete: 'M18 6l-12 12M6 6l12 12',
+      close: 'M18 6l-12 12M6 6l12 12',
+      checkboxOn: 'M5 12l5 5l10 -10',
+      checkboxOff: '',
+      complete: 'M5 12l5 5l10 -10',
+      error: 'M12 8v5M12 16v.01',
+      warning: 'M12 8v5M12 16v.01',
+      info: 'M12 8v5M12 16v.01',
+      success: 'M5 12l5 5l10 -10',
+    },
+    sets: { paths: { component: PathIcon } },
+  },
+});

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+/** The courses one plans, as a departures board. */
+import type { DeskCourse } from '@itinerary/contract';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import { formatDay } from '../app/dates.ts';
+import CoursePicture from '../ui/CoursePicture.vue';
+import FindingSign from '../ui/FindingSign.vue';
+import StateMark from '../ui/StateMark.vue';
+
+const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
+const { t, locale } = useI18n();
+const router = useRouter();
+
+function firstDay(course: DeskCourse): string {
+  if (course.firstDay === null) return t('desk.noDay');
+  const { today } = props;
+  if (course.lastDay !== null && course.lastDay < today) {
+    return t('desk.ended', { day: formatDay(course.lastDay, locale.value, { today, weekday: false }) });
+  }
+  return formatDay(course.firstDay, locale.value, { today });
+}
+
+const to = (course: DeskCourse): string => `/setup/${course.id}`;
+const settle = (course: DeskCourse): number => (course.toSettle?.blockers ?? 0) + (course.toSettle?.advice ?? 0);
+</script>
+
+<template>
+  <table class="board">
+    <thead>
+      <tr>
+        <th class="picture-head"><span class="visually-hidden">{{ t('desk.columns.picture') }}</span></th>
+        <th>{{ t('desk.columns.code') }}</th>
+        <th>{{ t('desk.columns.course') }}</th>
+        <th>{{ t('desk.columns.firstDay') }}</th>
+        <th>{{ t('desk.columns.state') }}</th>
+        <th class="last">{{ t('desk.columns.learners') }}</th>
+        <th>{{ t('desk.columns.settle') }}</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="course in courses" :key="course.id" @click="router.push(to(course))">
+        <td class="picture"><CoursePicture :code="course.code" /></td>
+        <td class="figures code">{{ course.code }}</td>
+        <td class="course">
+          <RouterLink :to="to(course)" @click.stop>{{ course.title }}</RouterLink>
+          <span class="soft format">{{ t('desk.format.weeks', { weeks: course.weeks }, course.weeks) }}</span>
+        </td>
+        <td class="figures day">{{ firstDay(course) }}</td>
+        <td><StateMark :state="course.state" /></td>
+        <td class="figures last">{{ course.learners }}</td>
+        <td class="settle">
+          <span v-if="course.state === 'archived'" class="soft">–</span>
+          <span v-else-if="settle(course) === 0" class="soft">{{ t('desk.settled') }}</span>
+          <span v-else class="left">
+            <FindingSign :severity="(course.toSettle?.blockers ?? 0) > 0 ? 'blocker' : 'advice'" />
+            <span class="figures">{{ settle(course) }}</span> {{ t('desk.toSettle') }}
+          </span>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.board {
+  width: 100%;
+  border-collapse: collapse;
+  border-top: 3px solid var(--route);
+  background: var(--card);
+}
+
+th {
+  padding: 8px 12px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 12.5px;
+  font-weight: 500;
+  text-align: left;
+}
+
+td {
+  padding: 9px 12px;
+  border-bottom: 1px solid var(--rule);
+  vertical-align: middle;
+}
+
+tbody tr {
+  cursor: pointer;
+  transition: background var(--motion);
+}
+
+tbody tr:hover {
+  background: var(--bottle-pale);
+}
+
+.picture {
+  width: 68px;
+  height: 54px;
+}
+
+.picture :deep(svg) {
+  width: 48px;
+  height: 36px;
+  border-radius: 4px;
+}
+
+.code,
+.day {
+  white-space: nowrap;
+}
+
+.course a {
+  display: block;
+  color: var(--ink);
+  font-family: var(--font-heading);
+  font-size: 16px;
+  font-weight: 650;
+  text-decoration: none;
+}
+
+.course a:hover {
+  text-decoration: underline;
+}
+
+.format {
+  font-size: 13px;
+}
+
+.last {
+  text-align: right;
+}
+
+.left {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+
+@media (max-width: 860px) {
+  .board,
+  tbody,
+  tr,
+  td {
+    display: block;
+  }
+
+  thead {
+    display: none;
+  }
+
+  tbody tr {
+    position: relative;
+    padding: 10px 12px 10px 76px;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  td {
+    display: inline-block;
+    padding: 0 12px 0 0;
+    border: 0;
+  }
+
+  td.course {
+    display: block;
+  }
+
+  td.picture {
+    position: absolute;
+    left: 12px;
+    top: 12px;
+    width: 52px;
+  }
+
+  td.last {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** The courses one reads, led by their pictures. */
+import type { DeskCourse } from '@itinerary/contract';
+import { useI18n } from 'vue-i18n';
+import { formatDay, formatDays } from '../app/dates.ts';
+import CoursePicture from '../ui/CoursePicture.vue';
+import StateMark from '../ui/StateMark.vue';
+
+const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
+const { t, locale } = useI18n();
+
+function when(course: DeskCourse): string {
+  const { today } = props;
+  if (course.firstDay === null || course.lastDay === null) return t('desk.noDay');
+  if (course.firstDay > today) return t('desk.begins', { day: formatDay(course.firstDay, locale.value, { today }) });
+  return formatDays(course.firstDay, course.lastDay, locale.value, today);
+}
+</script>
+
+<template>
+  <ul class="cards">
+    <li v-for="course in courses" :key="course.id">
+      <RouterLink :to="`/courses/${course.id}`" class="card">
+        <span class="picture"><CoursePicture :code="course.code" /></span>
+        <span class="words">
+          <strong>{{ course.title }}</strong>
+          <span class="figures soft">{{ course.code }}</span>
+          <span class="figures soft">{{ when(course) }}</span>
+          <StateMark v-if="course.state === 'archived'" :state="course.state" />
+        </span>
+      </RouterLink>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(264px, 1fr));
+  gap: 16px;
+  padding: 0;
+  list-style: none;
+}
+
+.card {
+  display: block;
+  overflow: hidden;
+  height: 100%;
+  border: 1px solid var(--rule);
+  border-radius: 8px;
+  background: var(--card);
+  color: var(--ink);
+  text-decoration: none;
+  transition: border-color var(--motion);
+}
+
+.card:hover {
+  border-color: var(--bottle);
+}
+
+.picture {
+  display: block;
+  height: 148px;
+}
+
+.words {
+  display: grid;
+  gap: 2px;
+  padding: 12px 16px 16px;
+  border-top: 3px solid var(--route);
+}
+
+strong {
+  font-family: var(--font-heading);
+  font-size: 18px;
+  line-height: 1.2;
+}
+</style>

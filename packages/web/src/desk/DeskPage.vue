@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { IconPlus } from '@tabler/icons-vue';
+import type { DeskAnswer } from '@itinerary/contract';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import LoadState from '../learner/LoadState.vue';
+import { useAnswer } from '../learner/use-answer.ts';
+import { useSession } from '../stores/session.ts';
+import AppBar from '../ui/AppBar.vue';
+import DeskBoard from './DeskBoard.vue';
+import DeskCards from './DeskCards.vue';
+import DeskFilters from './DeskFilters.vue';
+import { filterCourses, isFiltering, NO_FILTER } from './filter.ts';
+import type { DeskFilter } from './filter.ts';
+import { nextToStart } from './next-to-start.ts';
+
+const { t, locale } = useI18n();
+const session = useSession();
+const router = useRouter();
+const { answer, state, reload } = useAnswer<DeskAnswer>(() => '/api/desk');
+const filter = ref<DeskFilter>(NO_FILTER);
+
+const courses = computed(() => answer.value?.courses ?? []);
+const shown = computed(() => filterCourses(courses.value, filter.value));
+const planned = computed(() => shown.value.filter(({ mayPlan }) => mayPlan));
+const read = computed(() => shown.value.filter(({ mayPlan }) => !mayPlan));
+const institution = computed(() => session.me?.institution);
+const term = computed(() => {
+  const { today } = session;
+  return institution.value?.terms.find(({ firstDay, lastDay }) => firstDay <= today && today <= lastDay)?.name;
+});
+const lead = computed(() => {
+  const next = nextToStart(courses.value, session.today);
+  if (next === null) return null;
+  const relative = new Intl.RelativeTimeFormat(locale.value, { numeric: 'auto' });
+  const when = next.days < 14 ? relative.format(next.days, 'day') : relative.format(Math.round(next.days / 7), 'week');
+  return t('desk.nextToStart', { title: next.course.title, when });
+});
+</script>
+
+<template>
+  <AppBar>
+    <template #end>
+      <span v-if="term" class="term">{{ term }}</span>
+      <RouterLink v-if="session.me?.mayCreate" class="button" to="/new-course">
+        <IconPlus :size="18" aria-hidden="true" /> {{ t('desk.new.title') }}
+      </RouterLink>
+    </template>
+  </AppBar>
+  <main v-if="answer !== null && state === 'there'" id="main" class="desk">
+    <header class="head">
+      <div>
+        <h1>{{ t('desk.title') }}</h1>
+        <p v-if="lead" class="soft">{{ lead }}</p>
+      </div>
+      <DeskFilters v-if="courses.length > 0" v-model="filter" :courses="courses" :terms="institution?.terms ?? []" />
+    </header>
+    <p class="visually-hidden" role="status">{{ t('desk.count', shown.length) }}</p>
+    <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
+    <template v-if="read.length > 0">
+      <h2 v-if="planned.length > 0" class="reading">{{ t('desk.reading') }}</h2>
+      <DeskCards :courses="read" :today="session.today" />
+    </template>
+    <section v-if="shown.length === 0" class="empty">
+      <template v-if="isFiltering(filter)">
+        <h2>{{ t('desk.noneFound') }}</h2>
+        <button class="button" type="button" @click="filter = NO_FILTER">{{ t('desk.showAll') }}</button>
+      </template>
+      <template v-else-if="session.me?.mayCreate">
+        <h2>{{ t('desk.none') }}</h2>
+        <p class="soft">{{ t('desk.noneText') }}</p>
+        <button class="button main" type="button" @click="router.push('/new-course')">{{ t('desk.new.title') }}</button>
+      </template>
+      <template v-else>
+        <h2>{{ t('desk.noneOpen') }}</h2>
+        <p class="soft">{{ t('desk.noneOpenText') }}</p>
+      </template>
+    </section>
+  </main>
+  <LoadState v-else :state="state" @again="reload" />
+</template>
+
+<style scoped>
+.desk {
+  max-width: 1216px;
+  margin: 0 auto;
+  padding: 24px 32px 48px;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  justify-content: space-between;
+  gap: 12px 24px;
+  margin-bottom: 16px;
+}
+
+.term {
+  color: var(--bar-soft);
+}
+
+.reading {
+  margin: 28px 0 12px;
+}
+
+.empty {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  padding: 32px 0;
+  border-top: 3px solid var(--route);
+}
+
+.empty h2 {
+  font-size: 20px;
+}
+
+@media (max-width: 620px) {
+  .desk {
+    padding: 16px 16px 40px;
+  }
+
+  .term {
+    display: none;
+  }
+}
+</style>

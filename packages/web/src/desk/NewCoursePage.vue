@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { teachingWeeks, weekdayOf } from '@itinerary/core';
+import type { Purpose } from '@itinerary/core';
+import type { NewCourseRequest } from '@itinerary/contract';
+import { computed, onMounted, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import { VTextField } from 'vuetify/components/VTextField';
+import { ask, ProblemError } from '../api/client.ts';
+import { formatDay, weekdayName } from '../app/dates.ts';
+import { useSession } from '../stores/session.ts';
+import AppBar from '../ui/AppBar.vue';
+import CodeField from '../ui/CodeField.vue';
+import PurposeTiles from '../ui/PurposeTiles.vue';
+
+const { t, te, locale } = useI18n();
+const session = useSession();
+const router = useRouter();
+
+const title = ref('');
+const code = ref('');
+const codeIsFree = ref(false);
+const purpose = ref<Purpose>('learners');
+const firstDay = ref('');
+const weeks = ref(15);
+const failure = ref<string | null>(null);
+const isBusy = ref(false);
+
+onMounted(() => {
+  const next = session.me?.institution.terms.find((term) => term.firstDay > session.today);
+  if (next === undefined) return;
+  firstDay.value = next.firstDay;
+});
+
+const term = computed(
+  () =>
+    session.me?.institution.terms.find((one) => one.firstDay <= firstDay.value && firstDay.value <= one.lastDay) ?? null,
+);
+const weeksAreRight = computed(() => Number.isInteger(weeks.value) && weeks.value >= 1 && weeks.value <= 104);
+const zone = computed(() => session.me?.institution.zone ?? 'UTC');
+const lastDay = computed(() => {
+  if (firstDay.value === '' || !weeksAreRight.value) return null;
+  const dates = { format: 'weeks' as const, firstDay: firstDay.value, weeks: weeks.value, zone: zone.value, weekStart: 1 };
+  return teachingWeeks(dates).at(-1)?.last ?? null;
+});
+const midWeek = computed(() => (firstDay.value !== '' && weekdayOf(firstDay.value) !== 1 ? weekdayOf(firstDay.value) : null));
+const isReady = computed(() => title.value.trim() !== '' && codeIsFree.value && weeksAreRight.value);
+
+watch([title, code], () => (failure.value = null));
+
+async function create(): Promise<void> {
+  if (!isReady.value || isBusy.value) return;
+  isBusy.value = true;
+  const body: NewCourseRequest = {
+    title: title.value.trim(),
+    code: code.value.trim(),
+    purpose: purpose.value,
+    department: null,
+    term: term.value?.code ?? null,
+    firstDay: firstDay.value === '' ? null : firstDay.value,
+    weeks: weeks.value,
+    zone: zone.value,
+  };
+  try {
+    const { id } = await ask<{ id: string }>('/api/courses', { method: 'POST', body });
+    await router.push(`/setup/${id}/about`);
+  } catch (error) {
+    const key = error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
+    failure.value = te(key) ? t(key) : t('common.problems.internal');
+  } finally {
+    isBusy.value = false;
+  }
+}
+
+const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
+</script>
+
+<template>
+  <AppBar />
+  <main id="main" class="new">
+    <h1>{{ t('desk.new.title') }}</h1>
+    <p class="soft">{{ t('desk.new.lead') }}</p>
+    <form @submit.prevent="create">
+      <div class="pair">
+        <VTextField
+          v-model="title"
+          :label="t('setup.about.title')"
+          :hint="t('desk.new.titleHint')"
+          persistent-hint
+          maxlength="200"
+          autofocus
+          name="title"
+        />
+        <CodeField v-model="code" v-model:free="codeIsFree" />
+      </div>
+      <PurposeTiles v-model="purpose" />
+      <div class="pair">
+        <VTextField
+          v-model="firstDay"
+          class="figures-field"
+          type="date"
+          name="firstDay"
+          :label="t('setup.dates.firstDay')"
+          :hint="midWeek ? t('desk.new.midWeek', { weekday: weekdayName(midWeek, locale) }) : t('desk.new.firstDayHint')"
+          persistent-hint
+        />
+        <VTextField
+          v-model.number="weeks"
+          class="figures-field"
+          type="number"
+          name="weeks"
+          min="1"
+          max="104"
+          :label="t('setup.dates.weeks')"
+          :error-messages="weeksAreRight ? [] : [t('setup.dates.weeksWrong')]"
+        />
+      </div>
+      <p class="result" role="status">
+        <span class="soft">{{ t('setup.dates.lastDay') }}</span>
+        <span class="figures value">{{ lastDay === null ? '–' : day(lastDay) }}</span>
+        <span v-if="term" class="soft">{{ t('desk.new.inTerm', { term: term.name }) }}</span>
+      </p>
+      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <div class="acts">
+        <button class="button main" type="submit" :disabled="!isReady || isBusy">{{ t('desk.new.create') }}</button>
+        <RouterLink class="button bare" to="/desk">{{ t('common.cancel') }}</RouterLink>
+      </div>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.new {
+  max-width: 780px;
+  margin: 0 auto;
+  padding: 28px 24px 48px;
+}
+
+form {
+  display: grid;
+  gap: 20px;
+  margin-top: 20px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  align-items: start;
+}
+
+.result {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 14px;
+  padding: 12px 16px;
+  border-top: 3px solid var(--route);
+  background: var(--card);
+}
+
+.value {
+  font-size: 20px;
+}
+
+.failure {
+  color: var(--blocker);
+}
+
+.acts {
+  display: flex;
+  gap: 8px;
+}
+
+@media (max-width: 620px) {
+  .pair {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { IconRoute } from '@tabler/icons-vue';
+import type { ReadCourseAnswer } from '@itinerary/contract';
+import type { ItemView } from '@itinerary/core';
+import { computed, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
+import { path } from '../api/client.ts';
+import { dayIn } from '../app/dates.ts';
+import { setTitle } from '../app/router.ts';
+import { useSession } from '../stores/session.ts';
+import AppBar from '../ui/AppBar.vue';
+import { itemToCarryOn } from './carry-on.ts';
+import CourseFace from './CourseFace.vue';
+import { lastRead } from './last-read.ts';
+import LoadState from './LoadState.vue';
+import { useAnswer } from './use-answer.ts';
+
+const { t } = useI18n();
+const route = useRoute();
+const router = useRouter();
+const session = useSession();
+const courseId = computed(() => String(route.params['course']));
+const { answer, state, reload } = useAnswer<ReadCourseAnswer>(() => path`/api/learn/${courseId.value}`);
+
+const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
+const last = computed(() => lastRead(courseId.value));
+const carryOn = computed(() => (answer.value === null ? null : itemToCarryOn(answer.value.course, last.value)));
+const hrefFor = (item: ItemView): string => `/courses/${courseId.value}/items/${item.id}`;
+
+watch(answer, (got) => {
+  if (got !== null) setTitle(got.course.title);
+});
+</script>
+
+<template>
+  <AppBar>
+    <template #end>
+      <RouterLink v-if="answer?.mayPlan" class="button small" :to="`/setup/${courseId}/outline`">
+        <IconRoute :size="17" aria-hidden="true" /> {{ t('learner.toSetup') }}
+      </RouterLink>
+    </template>
+  </AppBar>
+  <main v-if="answer !== null && state === 'there'" id="main" class="page">
+    <CourseFace
+      :course="answer.course"
+      :today="today"
+      :description-html="answer.descriptionHtml"
+      :staff="answer.staff"
+      :carry-on="carryOn"
+      :has-begun="last !== null && carryOn?.id === last"
+      :href-for="hrefFor"
+      :level="1"
+      @open="router.push(hrefFor($event))"
+    />
+  </main>
+  <LoadState v-else :state="state" @again="reload" />
+</template>
+
+<style scoped>
+.page {
+  min-height: calc(100vh - var(--bar-height));
+  background: var(--card);
+}
+</style>

@@ -1,0 +1,35 @@
+/** Loads an answer again whenever its address changes, and says how that went. */
+import { ref, shallowRef, watch } from 'vue';
+import type { Ref, ShallowRef } from 'vue';
+import { ask, ProblemError } from '../api/client.ts';
+
+export type Loading = 'loading' | 'there' | 'nothing' | 'failed';
+
+export function useAnswer<T>(address: () => string): {
+  readonly answer: ShallowRef<T | null>;
+  readonly state: Ref<Loading>;
+  readonly reload: () => Promise<void>;
+} {
+  const answer = shallowRef<T | null>(null);
+  const state = ref<Loading>('loading');
+  let latest = 0;
+
+  async function reload(): Promise<void> {
+    latest += 1;
+    const mine = latest;
+    state.value = 'loading';
+    try {
+      const got = await ask<T>(address());
+      if (mine !== latest) return;
+      answer.value = got;
+      state.value = 'there';
+    } catch (error) {
+      if (mine !== latest) return;
+      const code = error instanceof ProblemError ? error.problem.code : null;
+      state.value = code === 'not_found' || code === 'not_allowed' ? 'nothing' : 'failed';
+    }
+  }
+
+  watch(address, reload, { immediate: true });
+  return { answer, state, reload };
+}

@@ -1,0 +1,16 @@
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import '@fontsource-variable/bricolage-grotesque/wght.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css';
+import '@fontsource-variable/atkinson-hyperlegible-mono/wght.css';
+import 'vuetify/styles/core';
+import './app/styles/base.css';
+import './app/styles/vuetify-overrides.css';
+import App from './app/App.vue';
+import { i18n, loadMessages } from './app/i18n.ts';
+import { router } from './app/router.ts';
+import { vuetify } from './app/vuetify.ts';
+
+await loadMessages(['common']);
+createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router).mount('#app');

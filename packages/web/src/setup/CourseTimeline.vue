@@ -1,0 +1,280 @@
+<script setup lang="ts">
+/** The course from first to last day, with a marker to drag through it. */
+import { IconChevronDown, IconChevronUp } from '@tabler/icons-vue';
+import { addDays, daysBetween, planSections } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { formatDay } from '../app/dates.ts';
+import { sectionTitle } from '../learner/titles.ts';
+import { usePlan } from '../stores/plan.ts';
+import { useSession } from '../stores/session.ts';
+import { useActs } from './acts.ts';
+import { dayAtShare } from './preview/marker.ts';
+
+const open = defineModel<boolean>('open', { required: true });
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const { marker } = useActs();
+const track = ref<HTMLElement | null>(null);
+
+const planned = computed(() => (plan.course === null ? null : planSections(plan.course)));
+const spare = computed(() => new Set(planned.value?.spare.map(({ number }) => number)));
+const days = computed(() => {
+  const { firstDay, lastDay } = planned.value ?? {};
+  return firstDay && lastDay ? { first: firstDay, last: lastDay, count: daysBetween(firstDay, lastDay) + 1 } : null;
+});
+const at = computed(() => (days.value === null ? 0 : daysBetween(days.value.first, marker.day.value)));
+const share = computed(() => (days.value === null ? 0 : (at.value + 0.5) / days.value.count));
+const today = computed(() => session.today);
+
+const titleOf = (week: number): string => {
+  const id = planned.value?.sections.find(({ span }) => span.kind === 'week' && span.week.number === week)?.id;
+  const section = plan.course?.sections.find((one) => one.id === id);
+  if (section === undefined) return t('setup.timeline.spare');
+  const first = planned.value?.weeks[week - 1]?.first;
+  return sectionTitle({ title: section.title, days: first === undefined ? null : { first } }, t, locale.value);
+};
+
+const short = (day: string): string => formatDay(day, locale.value, { today: day, weekday: false });
+const label = (day: string): string => formatDay(day, locale.value, { today: today.value });
+
+function moveTo(event: PointerEvent): void {
+  const box = track.value?.getBoundingClientRect();
+  if (box === undefined || days.value === null) return;
+  marker.move(dayAtShare(days.value.first, days.value.last, (event.clientX - box.left) / box.width));
+}
+
+function grab(event: PointerEvent): void {
+  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+  moveTo(event);
+}
+
+function drag(event: PointerEvent): void {
+  if (event.buttons === 1) moveTo(event);
+}
+
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  ArrowRight: 1,
+  ArrowUp: 1,
+  PageDown: -7,
+  PageUp: 7,
+};
+
+function step(event: KeyboardEvent): void {
+  if (days.value === null || event.altKey || event.ctrlKey || event.metaKey) return;
+  const { first, last } = days.value;
+  const by = STEPS[event.key];
+  if (event.key === 'Home') marker.move(first);
+  else if (event.key === 'End') marker.move(last);
+  else if (by !== undefined) marker.move(addDays(marker.day.value, by));
+  else return;
+  event.preventDefault();
+}
+</script>
+
+<template>
+  <section :class="['timeline', { folded: !open }]" :aria-label="t('setup.timeline.title')">
+    <header>
+      <button type="button" class="fold" :aria-expanded="open" @click="open = !open">
+        <component :is="open ? IconChevronDown : IconChevronUp" :size="16" aria-hidden="true" />
+        <span class="title">{{ t('setup.timeline.title') }}</span>
+      </button>
+      <p v-if="open" class="soft">{{ t('setup.timeline.text') }}</p>
+    </header>
+    <div v-if="open && days && planned" class="scroll" tabindex="-1">
+      <div
+        ref="track"
+        class="track"
+        :style="{ '--weeks': planned.weeks.length, '--share': share }"
+        @pointerdown="grab"
+        @pointermove="drag"
+      >
+        <ol class="weeks">
+          <li
+            v-for="week in planned.weeks"
+            :key="week.number"
+            :class="{ spare: spare.has(week.number) }"
+            :title="titleOf(week.number)"
+          >
+            <strong class="figures">{{ week.number }}</strong>
+            <span class="figures soft">{{ short(week.first) }}</span>
+            <span v-if="spare.has(week.number)" class="visually-hidden">{{ t('setup.timeline.spare') }}</span>
+          </li>
+        </ol>
+        <div
+          class="marker"
+          role="slider"
+          tabindex="0"
+          :aria-label="t('setup.timeline.marker')"
+          aria-valuemin="0"
+          :aria-valuemax="days.count - 1"
+          :aria-valuenow="at"
+          :aria-valuetext="label(marker.day.value)"
+          @keydown="step"
+        >
+          <span class="flag figures">{{ label(marker.day.value) }}</span>
+        </div>
+      </div>
+    </div>
+    <p v-else-if="open" class="none soft">{{ t('setup.timeline.none') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.timeline {
+  position: relative;
+  display: grid;
+  grid-template-columns: 212px minmax(0, 1fr);
+  height: 92px;
+  border-top: 1px solid var(--rule);
+  background: var(--card);
+}
+
+.timeline.folded {
+  height: 34px;
+}
+
+header {
+  padding: 8px 12px;
+  border-right: 1px solid var(--rule);
+}
+
+.folded header {
+  padding-block: 3px;
+}
+
+.fold {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 26px;
+  padding: 0 4px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  cursor: pointer;
+}
+
+.title {
+  font-family: var(--font-heading);
+  font-weight: 650;
+}
+
+header p {
+  padding-left: 26px;
+  font-size: 12.5px;
+  line-height: 1.35;
+}
+
+.scroll {
+  overflow-x: auto;
+  overflow-y: hidden;
+  padding: 0 14px;
+}
+
+.track {
+  position: relative;
+  min-width: calc(var(--weeks) * 52px);
+  height: 100%;
+  cursor: ew-resize;
+  touch-action: pan-y;
+}
+
+.weeks {
+  display: grid;
+  grid-template-columns: repeat(var(--weeks), minmax(0, 1fr));
+  height: 100%;
+  padding: 8px 0 0;
+  list-style: none;
+  user-select: none;
+}
+
+.weeks li {
+  display: grid;
+  align-content: start;
+  padding: 12px 0 0 7px;
+  border-left: 1px solid var(--rule);
+  line-height: 1.3;
+}
+
+.weeks li:last-child {
+  border-right: 1px solid var(--rule);
+}
+
+.weeks .soft {
+  overflow: hidden;
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+
+.weeks strong {
+  font-size: 15px;
+}
+
+.spare {
+  background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
+}
+
+.marker {
+  position: absolute;
+  left: calc(var(--share) * 100%);
+  top: 0;
+  bottom: 0;
+  width: 24px;
+  margin-left: -12px;
+  cursor: ew-resize;
+}
+
+.marker::before {
+  content: '';
+  position: absolute;
+  left: 11px;
+  top: 0;
+  bottom: 0;
+  width: 2px;
+  background: var(--bottle);
+}
+
+.marker:focus-visible {
+  outline: 0;
+}
+
+.marker:focus-visible .flag {
+  outline: 2px solid var(--bottle);
+  outline-offset: 2px;
+}
+
+.flag {
+  position: absolute;
+  left: clamp(-1000px, calc(12px - var(--share) * 100px), 1000px);
+  top: 0;
+  padding: 0 8px;
+  border-radius: 0 0 4px 4px;
+  background: var(--bottle);
+  color: var(--on-bottle);
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+
+.none {
+  padding: 20px;
+}
+
+@media (max-width: 1080px) {
+  .timeline {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+
+  .track {
+    height: 72px;
+  }
+
+  header {
+    border-right: 0;
+  }
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { ProblemError } from '../api/client.ts';
+import { setTitle } from '../app/router.ts';
+import LoadState from '../learner/LoadState.vue';
+import type { Loading } from '../learner/use-answer.ts';
+import { usePlan } from '../stores/plan.ts';
+import AppBar from '../ui/AppBar.vue';
+import AboutStop from './about/AboutStop.vue';
+import CourseTimeline from './CourseTimeline.vue';
+import DatesStop from './dates/DatesStop.vue';
+import GoLiveDialog from './GoLiveDialog.vue';
+import MembersDialog from './members/MembersDialog.vue';
+import NoticeList from './NoticeList.vue';
+import OutlineStop from './outline/OutlineStop.vue';
+import PreviewPane from './preview/PreviewPane.vue';
+import { useMarker } from './preview/marker.ts';
+import ReadinessStop from './readiness/ReadinessStop.vue';
+import SetupBar from './SetupBar.vue';
+import SetupRoute from './SetupRoute.vue';
+import { SETUP_ACTS } from './acts.ts';
+import { STOPS } from './stops.ts';
+import type { Stop } from './stops.ts';
+import { undoKeys } from './undo-keys.ts';
+
+const COMPONENTS = { about: AboutStop, dates: DatesStop, outline: OutlineStop, readiness: ReadinessStop };
+
+const { t } = useI18n();
+const route = useRoute();
+const router = useRouter();
+const plan = usePlan();
+const state = ref<Loading>('loading');
+const isGoingLive = ref(false);
+const isShowingMembers = ref(false);
+const isPreviewOpen = ref(localStorage.getItem('itinerary.preview') !== 'folded');
+const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folded');
+
+const courseId = computed(() => String(route.params['course']));
+const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
+const marker = useMarker(() => plan.course);
+
+provide(SETUP_ACTS, {
+  goLive: () => (isGoingLive.value = true),
+  members: () => (isShowingMembers.value = true),
+  marker,
+});
+
+async function load(): Promise<void> {
+  state.value = 'loading';
+  try {
+    await plan.open(courseId.value);
+    marker.reset();
+    state.value = 'there';
+  } catch (error) {
+    const code = error instanceof ProblemError ? error.problem.code : null;
+    if (code === 'not_allowed') await router.replace(`/courses/${courseId.value}`);
+    else state.value = code === 'not_found' ? 'nothing' : 'failed';
+  }
+}
+
+watch(courseId, load, { immediate: true });
+watch(
+  () => [stop.value, plan.course?.title],
+  () => {
+    if (plan.course !== null) setTitle(`${t(`setup.stops.${stop.value}`)} · ${plan.course.title}`);
+  },
+  { immediate: true },
+);
+watch(isPreviewOpen, (open) => localStorage.setItem('itinerary.preview', open ? 'open' : 'folded'));
+watch(isTimelineOpen, (open) => localStorage.setItem('itinerary.timeline', open ? 'open' : 'folded'));
+
+const onKey = undoKeys(plan);
+/** Somebody else may have worked here meanwhile. */
+const onReturn = (): void => {
+  if (document.visibilityState === 'visible' && state.value === 'there') void plan.flush();
+};
+const onUnload = (event: BeforeUnloadEvent): void => {
+  if (plan.isUnsaved && plan.saving !== 'saving') event.preventDefault();
+};
+
+onMounted(() => {
+  document.addEventListener('keydown', onKey);
+  document.addEventListener('visibilitychange', onReturn);
+  window.addEventListener('pagehide', plan.leave);
+  window.addEventListener('beforeunload', onUnload);
+});
+onBeforeUnmount(() => {
+  document.removeEventListener('keydown', onKey);
+  document.removeEventListener('visibilitychange', onReturn);
+  window.removeEventListener('pagehide', plan.leave);
+  window.removeEventListener('beforeunload', onUnload);
+});
+onBeforeRouteLeave(async () => {
+  if (plan.isUnsaved) await plan.flush();
+  return plan.isUnsaved ? window.confirm(t('setup.leaveUnsaved')) : true;
+});
+</script>
+
+<template>
+  <div
+    v-if="state === 'there' && plan.course !== null"
+    :class="['setup', { previewed: isPreviewOpen, timed: isTimelineOpen }]"
+  >
+    <SetupBar class="bar" @go-live="isGoingLive = true" @members="isShowingMembers = true" />
+    <SetupRoute class="route" :course-id="courseId" :stop="stop" />
+    <main id="main" class="work">
+      <component :is="COMPONENTS[stop]" />
+    </main>
+    <PreviewPane v-model:open="isPreviewOpen" class="preview" />
+    <CourseTimeline v-model:open="isTimelineOpen" class="timeline" />
+    <NoticeList />
+    <GoLiveDialog v-model="isGoingLive" />
+    <MembersDialog v-model="isShowingMembers" :course-id="courseId" />
+  </div>
+  <template v-else>
+    <AppBar />
+    <LoadState :state="state" @again="load" />
+  </template>
+</template>
+
+<style scoped>
+.setup {
+  display: grid;
+  grid-template: var(--bar-height) minmax(0, 1fr) auto / 212px minmax(0, 1fr) auto;
+  grid-template-areas: 'bar bar bar' 'route work preview' 'timeline timeline timeline';
+  height: 100vh;
+}
+
+.bar {
+  grid-area: bar;
+}
+
+.route {
+  grid-area: route;
+  overflow-y: auto;
+}
+
+.work {
+  grid-area: work;
+  overflow: auto;
+  padding: 18px 26px 32px;
+}
+
+.preview {
+  grid-area: preview;
+  min-height: 0;
+}
+
+.timeline {
+  grid-area: timeline;
+}
+
+@media (max-width: 1080px) {
+  .setup {
+    grid-template: auto auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template-areas: 'bar' 'route' 'work' 'preview' 'timeline';
+    height: auto;
+    min-height: 100vh;
+  }
+
+  .work {
+    padding: 16px;
+  }
+}
+</style>

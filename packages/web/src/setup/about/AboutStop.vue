@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import type { Purpose } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VCombobox } from 'vuetify/components/VCombobox';
+import { VSelect } from 'vuetify/components/VSelect';
+import { VTextField } from 'vuetify/components/VTextField';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import CodeField from '../../ui/CodeField.vue';
+import PurposeTiles from '../../ui/PurposeTiles.vue';
+import StopHead from '../StopHead.vue';
+import TextField from '../text/TextField.vue';
+import { useDraft } from '../use-draft.ts';
+import { useFieldFocus } from '../use-field-focus.ts';
+
+const { t } = useI18n();
+const plan = usePlan();
+const session = useSession();
+useFieldFocus();
+
+const course = computed(() => plan.course!);
+const isArchived = computed(() => course.value.state === 'archived');
+
+const title = useDraft(
+  () => course.value.title,
+  (text) => {
+    if (text !== '') plan.set(course.value.id, 'title', text, course.value.title, { typing: true });
+  },
+);
+const code = ref(course.value.code);
+watch(
+  () => course.value.code,
+  (now) => (code.value = now),
+);
+
+const purpose = computed({
+  get: () => course.value.purpose,
+  set: (next: Purpose) => void plan.set(course.value.id, 'purpose', next, course.value.purpose),
+});
+
+function choose(field: 'department' | 'term', value: string | null): void {
+  plan.set(course.value.id, field, value, course.value[field]);
+}
+
+function setCode(free: string): void {
+  if (free !== course.value.code) plan.set(course.value.id, 'code', free, course.value.code);
+}
+
+/** Tags are words: trimmed, not empty, each once. */
+function setTags(tags: readonly unknown[]): void {
+  const words = [...new Set(tags.map((tag) => String(tag).trim().slice(0, 40)).filter((tag) => tag !== ''))].slice(0, 30);
+  plan.set(course.value.id, 'tags', words, course.value.tags);
+}
+</script>
+
+<template>
+  <StopHead stop="about" />
+  <div class="fields">
+    <div class="pair wide-first">
+      <VTextField
+        id="field-title"
+        :model-value="title.draft.value"
+        :label="t('setup.about.title')"
+        :error-messages="title.draft.value.trim() === '' ? [t('setup.about.titleMissing')] : []"
+        :readonly="isArchived"
+        maxlength="200"
+        name="title"
+        @update:model-value="title.typed"
+        @blur="title.left"
+      />
+      <CodeField id="field-code" v-model="code" :except="course.id" @settled="setCode" />
+    </div>
+    <PurposeTiles v-model="purpose" />
+    <div class="pair">
+      <VSelect
+        :model-value="course.department"
+        :items="session.me?.institution.departments ?? []"
+        item-title="name"
+        item-value="code"
+        :label="t('setup.about.department')"
+        clearable
+        @update:model-value="choose('department', $event)"
+      />
+      <VSelect
+        :model-value="course.term"
+        :items="session.me?.institution.terms ?? []"
+        item-title="name"
+        item-value="code"
+        :label="t('setup.about.term')"
+        clearable
+        @update:model-value="choose('term', $event)"
+      />
+    </div>
+    <VCombobox
+      :model-value="[...course.tags]"
+      :label="t('setup.about.tags')"
+      :hint="t('setup.about.tagsHint')"
+      multiple
+      chips
+      closable-chips
+      hide-no-data
+      @update:model-value="setTags"
+    />
+    <div id="field-description" tabindex="-1">
+      <TextField
+        :key="course.id"
+        :target="course.id"
+        field="description"
+        :hash="course.description"
+        :label="t('setup.about.description')"
+      />
+      <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 14px;
+  max-width: 780px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  align-items: start;
+}
+
+.wide-first {
+  grid-template-columns: 3fr 2fr;
+}
+
+.hint {
+  padding: 4px 12px 0;
+  color: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+@media (max-width: 720px) {
+  .pair,
+  .wide-first {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,18 @@
+/** What any part of the workspace can ask of the whole. */
+import type { InjectionKey } from 'vue';
+import { inject } from 'vue';
+import type { Marker } from './preview/marker.ts';
+
+export interface SetupActs {
+  readonly goLive: () => void;
+  readonly members: () => void;
+  readonly marker: Marker;
+}
+
+export const SETUP_ACTS: InjectionKey<SetupActs> = Symbol('setup acts');
+
+export function useActs(): SetupActs {
+  const acts = inject(SETUP_ACTS);
+  if (acts === undefined) throw new Error('used outside the setup workspace');
+  return acts;
+}

@@ -1,0 +1,259 @@
+<script setup lang="ts">
+/** Who is on the course; people of the institution are added by name. */
+import { IconSearch, IconUserPlus, IconX } from '@tabler/icons-vue';
+import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
+import type { Role } from '@itinerary/core';
+import { ref, shallowRef, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ask, path, ProblemError } from '../../api/client.ts';
+import { usePlan } from '../../stores/plan.ts';
+import DialogBox from '../../ui/DialogBox.vue';
+
+const props = defineProps<{ courseId: string }>();
+const open = defineModel<boolean>({ required: true });
+const { t, te } = useI18n();
+const plan = usePlan();
+
+const members = shallowRef<MembersAnswer['members']>([]);
+const candidates = shallowRef<PeopleAnswer>({ people: [], more: false });
+const find = ref('');
+const role = ref<Role>('learner');
+const chosen = ref(new Set<string>());
+const failure = ref<string | null>(null);
+const said = ref('');
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+const ADDABLE: readonly Role[] = ['learner', 'assistant', 'instructor', 'visitor'];
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  failure.value = null;
+  try {
+    await work();
+  } catch (error) {
+    const key = error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
+    failure.value = te(key) ? t(key) : t('common.problems.internal');
+  }
+}
+
+function took(answer: MembersAnswer): void {
+  members.value = answer.members;
+  plan.learners = answer.members.filter((member) => member.role === 'learner').length;
+}
+
+async function search(): Promise<void> {
+  if (!plan.rights.members) return;
+  const query = `?find=${encodeURIComponent(find.value)}`;
+  candidates.value = await ask<PeopleAnswer>(path`/api/courses/${props.courseId}/candidates` + query);
+}
+
+const load = (): Promise<void> =>
+  attempt(async () => {
+    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`));
+    await search();
+  });
+
+const add = (): Promise<void> =>
+  attempt(async () => {
+    const people = [...chosen.value];
+    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`, { method: 'POST', body: { people, role: role.value } }));
+    said.value = t('setup.members.added', people.length);
+    chosen.value = new Set();
+    await search();
+  });
+
+const takeOff = (person: string): Promise<void> =>
+  attempt(async () => {
+    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${person}`, { method: 'DELETE' }));
+    await search();
+  });
+
+function toggle(person: string): void {
+  const next = new Set(chosen.value);
+  if (!next.delete(person)) next.add(person);
+  chosen.value = next;
+}
+
+watch(open, (now) => {
+  if (!now) return;
+  find.value = '';
+  chosen.value = new Set();
+  said.value = '';
+  void load();
+});
+watch(find, () => {
+  clearTimeout(timer);
+  timer = setTimeout(() => void attempt(search), 200);
+});
+</script>
+
+<template>
+  <DialogBox v-model="open" :title="t('setup.members.title')" :width="720">
+    <div :class="['sides', { alone: !plan.rights.members }]">
+      <section aria-labelledby="members-on">
+        <h3 id="members-on">{{ t('setup.members.on') }} <span class="figures soft">{{ members.length }}</span></h3>
+        <ul class="people">
+          <li v-for="member in members" :key="member.person">
+            <span class="who">
+              <span>{{ member.name }}</span>
+              <span class="soft">{{ t(`setup.members.roles.${member.role}`) }}</span>
+            </span>
+            <button
+              v-if="plan.rights.members"
+              class="button bare square"
+              type="button"
+              :aria-label="t('setup.members.takeOff', { name: member.name })"
+              @click="takeOff(member.person)"
+            >
+              <IconX :size="16" aria-hidden="true" />
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section v-if="plan.rights.members" aria-labelledby="members-add">
+        <h3 id="members-add">{{ t('setup.members.add') }}</h3>
+        <label class="find">
+          <IconSearch :size="17" aria-hidden="true" />
+          <span class="visually-hidden">{{ t('setup.members.find') }}</span>
+          <input v-model="find" type="search" :placeholder="t('setup.members.find')" />
+        </label>
+        <ul class="people choose">
+          <li v-for="person in candidates.people" :key="person.id">
+            <label>
+              <input type="checkbox" :checked="chosen.has(person.id)" @change="toggle(person.id)" />
+              <span class="who">
+                <span>{{ person.name }}</span>
+                <span class="soft">{{ person.address }}</span>
+              </span>
+            </label>
+          </li>
+          <li v-if="candidates.people.length === 0" class="soft">{{ t('setup.members.noneFound') }}</li>
+          <li v-if="candidates.more" class="soft">{{ t('setup.members.more') }}</li>
+        </ul>
+        <div class="act">
+          <select v-model="role" :aria-label="t('setup.members.role')">
+            <option v-for="one in ADDABLE" :key="one" :value="one">{{ t(`setup.members.as.${one}`) }}</option>
+          </select>
+          <button class="button main" type="button" :disabled="chosen.size === 0" @click="add">
+            <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.addThem', chosen.size) }}
+          </button>
+        </div>
+        <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+        <p class="soft" role="status">{{ said }}</p>
+      </section>
+    </div>
+    <template #foot>
+      <button class="button" type="button" @click="open = false">{{ t('common.close') }}</button>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+}
+
+.sides.alone {
+  grid-template-columns: 1fr;
+}
+
+h3 {
+  margin-bottom: 8px;
+  font-size: 15px;
+}
+
+.people {
+  height: 320px;
+  overflow-y: auto;
+  padding: 0;
+  border-block: 1px solid var(--rule);
+  list-style: none;
+}
+
+.people.choose {
+  height: 236px;
+}
+
+.people li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 44px;
+  padding: 3px 2px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.people label {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  cursor: pointer;
+}
+
+.people input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--bottle);
+}
+
+.who {
+  display: grid;
+  min-width: 0;
+  line-height: 1.25;
+}
+
+.who .soft {
+  overflow: hidden;
+  font-size: 12.5px;
+  text-overflow: ellipsis;
+}
+
+.find {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin-bottom: 8px;
+  padding: 0 10px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+}
+
+.find:focus-within {
+  outline: 2px solid var(--bottle);
+  outline-offset: 1px;
+}
+
+.find input {
+  width: 100%;
+  min-height: 34px;
+  border: 0;
+  outline: 0;
+  background: none;
+}
+
+.act {
+  display: flex;
+  gap: 8px;
+  margin-top: 10px;
+}
+
+select {
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+}
+
+.failure {
+  color: var(--blocker);
+}
+
+@media (max-width: 620px) {
+  .sides {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

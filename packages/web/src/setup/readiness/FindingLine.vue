@@ -1,0 +1,180 @@
+<script setup lang="ts">
+/** One finding: what, why, where, and the press that cures it. */
+import { findNode, planSections } from '@itinerary/core';
+import type { Finding } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import { formatDay, weekdayName } from '../../app/dates.ts';
+import { sectionTitle } from '../../learner/titles.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import FindingSign from '../../ui/FindingSign.vue';
+import { useActs } from '../acts.ts';
+
+const props = defineProps<{ finding: Finding }>();
+const { t, locale } = useI18n();
+const router = useRouter();
+const plan = usePlan();
+const session = useSession();
+const acts = useActs();
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+/** Values as the reader's language writes them: days as days, weekdays by name. */
+const values = computed(() =>
+  Object.fromEntries(
+    Object.entries(props.finding.values).map(([name, value]) => {
+      if (typeof value === 'string' && DAY.test(value)) {
+        return [name, formatDay(value, locale.value, { today: session.today })];
+      }
+      if (name === 'weekday' || name === 'weekStart') return [name, weekdayName(Number(value), locale.value)];
+      return [name, value];
+    }),
+  ),
+);
+const count = computed(() => Number(props.finding.values['count'] ?? props.finding.values['over'] ?? 1));
+const text = (part: 'what' | 'why' | 'cure'): string =>
+  t(`setup.rules.${props.finding.rule}.${part}`, { ...values.value }, { plural: count.value });
+
+const MOST_PLACES = 6;
+const places = computed(() => {
+  const { course } = plan;
+  if (course === null) return [];
+  const spans = new Map(planSections(course).sections.map(({ id, span }) => [id, span]));
+  return props.finding.targets.slice(0, MOST_PLACES).flatMap((id) => {
+    const place = findNode(course, id);
+    if (place === null) return [];
+    const span = spans.get(id);
+    const days = span?.kind === 'week' ? { first: span.week.first } : null;
+    const title =
+      place.node.kind === 'section' ? sectionTitle({ title: place.node.title, days }, t, locale.value) : place.node.title;
+    return [{ id, title }];
+  });
+});
+const more = computed(() => props.finding.targets.length - places.value.length);
+
+function go(target?: string): void {
+  if (props.finding.stop === 'members') {
+    acts.members();
+    return;
+  }
+  const { stop, field } = props.finding;
+  void router.push({
+    path: `/setup/${plan.course?.id ?? ''}/${stop}`,
+    query: target === undefined ? {} : { at: target },
+    hash: field === null ? '' : `#field-${field}`,
+  });
+}
+
+function cure(): void {
+  if (props.finding.cure !== null) plan.change(props.finding.cure);
+}
+</script>
+
+<template>
+  <li :class="['finding', finding.severity]">
+    <FindingSign :severity="finding.severity" :size="18" class="sign" />
+    <div class="words">
+      <p class="what">{{ text('what') }}</p>
+      <p class="soft">{{ text('why') }}</p>
+      <p v-if="places.length > 0" class="places">
+        <button v-for="place in places" :key="place.id" type="button" class="place" @click="go(place.id)">
+          {{ place.title }}
+        </button>
+        <span v-if="more > 0" class="soft">{{ t('setup.readiness.more', more) }}</span>
+      </p>
+    </div>
+    <div class="acts">
+      <button v-if="finding.cure" class="button" type="button" @click="cure">{{ text('cure') }}</button>
+      <button class="button bare to" type="button" @click="go()">
+        {{ t(`setup.readiness.goTo.${finding.stop}`) }}
+      </button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.finding {
+  display: grid;
+  grid-template-columns: 18px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: start;
+  padding: 12px 14px;
+  border: 1px solid var(--rule);
+  border-bottom-width: 0;
+  background: var(--card);
+}
+
+.finding:first-child {
+  border-radius: 8px 8px 0 0;
+}
+
+.finding:last-child {
+  border-bottom-width: 1px;
+  border-radius: 0 0 8px 8px;
+}
+
+.finding:only-child {
+  border-radius: 8px;
+}
+
+.sign {
+  margin-top: 2px;
+}
+
+.what {
+  font-weight: 600;
+}
+
+.places {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
+  margin-top: 6px;
+}
+
+.place {
+  min-height: 26px;
+  padding: 1px 8px;
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  background: var(--mist);
+  font-size: 13px;
+  cursor: pointer;
+}
+
+.place:hover {
+  border-color: var(--bottle);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 4px;
+  max-width: 260px;
+}
+
+.acts .button {
+  white-space: normal;
+  text-align: left;
+}
+
+.to {
+  color: var(--bottle);
+  text-decoration: underline;
+}
+
+@media (max-width: 720px) {
+  .finding {
+    grid-template-columns: 18px minmax(0, 1fr);
+  }
+
+  .acts {
+    grid-column: 2;
+    justify-content: flex-start;
+    max-width: none;
+  }
+}
+</style>

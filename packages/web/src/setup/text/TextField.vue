@@ -1,0 +1,25 @@
+<script setup lang="ts">
+/** A long text of the plan in its editor: loaded by hash, kept by hash. */
+import { computed } from 'vue';
+import { usePlan } from '../../stores/plan.ts';
+import { useTexts } from '../../stores/texts.ts';
+import RichTextEditor from './RichTextEditor.vue';
+
+const props = defineProps<{ target: string; field: 'description' | 'text'; hash: string | null; label: string }>();
+const plan = usePlan();
+const texts = useTexts();
+const html = computed(() => texts.read(props.hash));
+/** Until the text is here nothing may be typed over it. */
+const isLoading = computed(() => props.hash !== null && html.value === null);
+let writing: Promise<void> = Promise.resolve();
+
+function write(next: string | null): void {
+  const { target, field } = props;
+  // Hashes come in their own time; texts are set in the order in which they were typed.
+  writing = writing.then(() => plan.setText(target, field, next, props.hash));
+}
+</script>
+
+<template>
+  <RichTextEditor :html="html" :label="label" :disabled="isLoading || plan.course?.state === 'archived'" @write="write" />
+</template>

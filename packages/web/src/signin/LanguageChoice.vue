@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import { changeLocale, LOCALES } from '../app/i18n.ts';
+
+const { t, locale } = useI18n();
+</script>
+
+<template>
+  <div role="group" :aria-label="t('common.account.language')" class="choice">
+    <button
+      v-for="code in LOCALES"
+      :key="code"
+      type="button"
+      :lang="code"
+      :aria-pressed="locale === code"
+      @click="changeLocale(code)"
+    >
+      {{ t(`common.languages.${code}`) }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  gap: 4px;
+}
+
+button {
+  min-height: 28px;
+  padding: 2px 8px;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+
+button[aria-pressed='true'] {
+  border-bottom-color: var(--route);
+  color: var(--ink);
+  font-weight: 600;
+}
+</style>

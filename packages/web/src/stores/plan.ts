@@ -1,0 +1,215 @@
+/**
+ * The course being set up. Changes are applied here at once and sent on; the server's answer is the truth,
+ * and what is still under way is applied on top of it again (core, working-copy).
+ */
+import type { ChangesAnswer, PlanAnswer } from '@itinerary/contract';
+import { findings, forgetUndo, joinChange, makeChange, openCopy, redoLast, takeAnswer, undoLast } from '@itinerary/core';
+import type { Change, Course, Edit, FieldValue, Notice, Refusal, ServerAnswer, WorkingCopy } from '@itinerary/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { ask, path, ProblemError } from '../api/client.ts';
+import { newId } from './new-id.ts';
+import { useSession } from './session.ts';
+import { useTexts } from './texts.ts';
+
+/** `stopped`: the server will not take these changes however often they are sent. */
+export type Saving = 'saved' | 'saving' | 'retrying' | 'stopped';
+
+export type Told = { readonly id: string } & (
+  | Notice
+  | { readonly kind: 'stale_undo'; readonly refusal: Refusal }
+  | { readonly kind: 'problem'; readonly code: string }
+  | { readonly kind: 'removed'; readonly title: string }
+);
+type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> : never) : never;
+
+const TYPING_REST_MS = 2000;
+const LONGEST_WAIT_MS = 15_000;
+/** Browsers take about this much in a request that outlives its page. */
+const KEEPALIVE_BYTES = 60_000;
+
+export const usePlan = defineStore('plan', () => {
+  const session = useSession();
+  const texts = useTexts();
+  const copy = shallowRef<WorkingCopy | null>(null);
+  const rights = ref<PlanAnswer['rights']>({ plan: false, state: false, members: false });
+  const learners = ref(0);
+  const saving = ref<Saving>('saved');
+  const savedAt = ref<string | null>(null);
+  const told = ref<Told[]>([]);
+  const sent = new Set<string>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let underWay: Promise<void> | null = null;
+  let failures = 0;
+
+  const course = computed<Course | null>(() => copy.value?.course ?? null);
+  const found = computed(() =>
+    course.value === null ? [] : findings(course.value, { moment: session.now(), learners: learners.value }),
+  );
+  const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
+  const canRedo = computed(() => (copy.value?.redo.length ?? 0) > 0);
+
+  async function open(courseId: string): Promise<void> {
+    copy.value = null;
+    told.value = [];
+    sent.clear();
+    failures = 0;
+    clearTimeout(timer);
+    texts.start(courseId);
+    const answer = await ask<PlanAnswer>(path`/api/courses/${courseId}/plan`);
+    copy.value = openCopy(answer.course, answer.seq);
+    rights.value = answer.rights;
+    learners.value = answer.learners;
+    saving.value = 'saved';
+    savedAt.value = null;
+  }
+
+  function tell(notice: Telling): void {
+    told.value = [...told.value.slice(-4), { ...notice, id: newId() } as Told];
+  }
+
+  function dismiss(id: string): void {
+    told.value = told.value.filter((one) => one.id !== id);
+  }
+
+  interface How {
+    /** Joins with the change before it and waits for a rest. */
+    readonly typing?: boolean;
+    readonly undoable?: boolean;
+  }
+
+  /** Makes a change of one's own. False when core refuses it, which is told. */
+  function change(edits: readonly Edit[], { typing = false, undoable = true }: How = {}): boolean {
+    if (copy.value === null || edits.length === 0) return false;
+    const made: Change = { id: newId(), edits: [...edits] };
+    const joined = typing ? joinChange(copy.value, made, sent) : null;
+    const attempt = joined ?? makeChange(copy.value, made);
+    if (!attempt.ok) {
+      tell({ kind: 'refused', change: made, refusal: attempt.refusal });
+      return false;
+    }
+    copy.value = undoable ? attempt.copy : forgetUndo(attempt.copy, 'undo');
+    send(typing ? TYPING_REST_MS : 0);
+    return true;
+  }
+
+  function set(target: string, field: string, value: FieldValue, was: FieldValue, how: How = {}): boolean {
+    return change([{ kind: 'set', target, field, value, was }], how);
+  }
+
+  /** Sets a long text: kept here under its hash, and sent along with the change that names it. */
+  async function setText(target: string, field: string, html: string | null, was: string | null): Promise<void> {
+    const hash = html === null ? null : await texts.keep(html);
+    set(target, field, hash, was, { typing: true });
+  }
+
+  function retrace(way: 'undo' | 'redo'): void {
+    if (copy.value === null) return;
+    const attempt = way === 'undo' ? undoLast(copy.value, newId()) : redoLast(copy.value, newId());
+    if (attempt === null) return;
+    if (attempt.ok) {
+      copy.value = attempt.copy;
+      send(0);
+      return;
+    }
+    copy.value = forgetUndo(copy.value, way);
+    tell({ kind: 'stale_undo', refusal: attempt.refusal });
+  }
+
+  function send(wait: number): void {
+    if (saving.value === 'stopped') return;
+    if (saving.value === 'saved') saving.value = 'saving';
+    clearTimeout(timer);
+    timer = setTimeout(() => void flush(), wait);
+  }
+
+  /** Sends what is pending, now. Resolves when the server has answered, or has not. */
+  async function flush(): Promise<void> {
+    clearTimeout(timer);
+    while (underWay !== null) await underWay;
+    underWay = sendOnce().finally(() => (underWay = null));
+    await underWay;
+  }
+
+  function body(working: WorkingCopy): { since: number; changes: readonly Change[]; texts: Record<string, string> } {
+    const named = JSON.stringify(working.pending);
+    const own = [...texts.known].filter(([hash]) => named.includes(hash));
+    return { since: working.seq, changes: working.pending.slice(0, 100), texts: Object.fromEntries(own) };
+  }
+
+  async function sendOnce(): Promise<void> {
+    const working = copy.value;
+    if (working === null || saving.value === 'stopped') return;
+    const request = body(working);
+    request.changes.forEach(({ id }) => sent.add(id));
+    try {
+      const answer = await ask<ChangesAnswer>(path`/api/courses/${working.base.id}/changes`, { method: 'POST', body: request });
+      if (copy.value?.base.id === working.base.id) took(answer);
+    } catch (error) {
+      failed(error);
+    }
+  }
+
+  function took(answer: ChangesAnswer): void {
+    if (copy.value === null) return;
+    failures = 0;
+    const taken = takeAnswer(copy.value, answer as ServerAnswer);
+    copy.value = taken.copy;
+    learners.value = answer.learners;
+    taken.notices.forEach((notice) => tell(notice));
+    if (taken.copy.pending.some(({ id }) => !sent.has(id))) {
+      saving.value = 'saving';
+      send(TYPING_REST_MS);
+      return;
+    }
+    saving.value = 'saved';
+    savedAt.value = session.now();
+  }
+
+  /** What no later attempt can mend stops; everything else is tried again, less and less often. */
+  function failed(error: unknown): void {
+    const problem = error instanceof ProblemError ? error.problem : null;
+    if (problem !== null && problem.status < 500 && problem.status !== 429) {
+      saving.value = 'stopped';
+      tell({ kind: 'problem', code: problem.code });
+      return;
+    }
+    failures += 1;
+    saving.value = 'retrying';
+    send(Math.min(1000 * 2 ** (failures - 1), LONGEST_WAIT_MS));
+  }
+
+  /** As the page goes away: what is pending is sent in a request that outlives it. */
+  function leave(): void {
+    const working = copy.value;
+    if (working === null || working.pending.length === 0) return;
+    const request = body(working);
+    if (JSON.stringify(request).length > KEEPALIVE_BYTES) return;
+    void ask(path`/api/courses/${working.base.id}/changes`, { method: 'POST', body: request, keepalive: true }).catch(() => undefined);
+  }
+
+  const isUnsaved = computed(() => (copy.value?.pending.length ?? 0) > 0);
+
+  return {
+    course,
+    found,
+    rights,
+    learners,
+    saving,
+    savedAt,
+    told,
+    canUndo,
+    canRedo,
+    isUnsaved,
+    open,
+    change,
+    set,
+    setText,
+    undo: () => retrace('undo'),
+    redo: () => retrace('redo'),
+    flush,
+    leave,
+    tell,
+    dismiss,
+  };
+});

@@ -1,0 +1,47 @@
+/** Who is signed in, and the clock that the server hands over. */
+import type { MeAnswer } from '@itinerary/contract';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { ask } from '../api/client.ts';
+import { dayIn } from '../app/dates.ts';
+
+export const useSession = defineStore('session', () => {
+  const me = shallowRef<MeAnswer | null>(null);
+  const receivedAt = ref(0);
+
+  function take(answer: MeAnswer): void {
+    me.value = answer;
+    receivedAt.value = performance.now();
+  }
+
+  async function load(): Promise<void> {
+    take(await ask<MeAnswer>('/api/me'));
+  }
+
+  async function signIn(address: string, password: string): Promise<void> {
+    take(await ask<MeAnswer>('/api/session', { method: 'POST', body: { address, password } }));
+  }
+
+  async function signInAs(person: string): Promise<void> {
+    take(await ask<MeAnswer>('/api/demo/session', { method: 'POST', body: { person } }));
+  }
+
+  async function signOut(): Promise<void> {
+    await ask('/api/session', { method: 'DELETE' });
+    await load();
+  }
+
+  /** The server's clock, going on from its last answer; it stands when the server's does. */
+  function now(): string {
+    const answer = me.value;
+    if (answer === null) return new Date(0).toISOString();
+    const passed = answer.clockStands ? 0 : performance.now() - receivedAt.value;
+    return new Date(Date.parse(answer.now) + passed).toISOString();
+  }
+
+  /** Today in the institution's zone. */
+  const today = computed(() => (me.value === null ? '1970-01-01' : dayIn(me.value.now, me.value.institution.zone)));
+  const person = computed(() => me.value?.person ?? null);
+
+  return { me, person, today, load, signIn, signInAs, signOut, now };
+});
