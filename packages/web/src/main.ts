@@ -6,6 +6,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/wght.css';
 import 'vuetify/styles/core';
 import './app/styles/base.css';
+import './app/styles/rich-text.css';
 import './app/styles/vuetify-overrides.css';
 import App from './app/App.vue';
 import { i18n, loadMessages } from './app/i18n.ts';

@@ -41,7 +41,7 @@ const personOf = (call: Call): Person => call.who.person as Person;
 async function me({ em, config, now }: Call, person: Person | null): Promise<MeAnswer> {
   const institution =
     person === null
-      ? await em.findOne(InstitutionRow, {}, { orderBy: { id: 'asc' } })
+      ? (await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 }))[0]
       : await em.findOne(InstitutionRow, { id: person.institutionId });
   const id = institution?.id ?? '';
   const signedIn = person !== null;

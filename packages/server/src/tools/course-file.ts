@@ -54,7 +54,7 @@ async function importCourse(em: EntityManager, path: string): Promise<string> {
     throw new Sentence(sentences.join('\n'));
   }
   const texts = admit(parsed.value);
-  const institution = await em.findOne(InstitutionRow, {}, { orderBy: { id: 'asc' } });
+  const [institution] = await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 });
   const staff = institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
   if (!institution || !staff) throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
   const { course } = parsed.value;

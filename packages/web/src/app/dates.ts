@@ -59,7 +59,7 @@ export function formatLongDay(day: string, locale: string): string {
 /** "Monday". */
 export function weekdayName(weekday: number, locale: string): string {
   // 5 January 1970 was a Monday.
-  return part(`1970-01-0${4 + weekday}`, locale, { weekday: 'long' });
+  return part(`1970-01-${String(4 + weekday).padStart(2, '0')}`, locale, { weekday: 'long' });
 }
 
 /** "10:42" in a zone, or in the reader's own when none is given. */

@@ -15,6 +15,12 @@ declare module 'vue-router' {
   }
 }
 
+/** Pages that compute: Zod must know of the content policy before the first schema is made. */
+async function withCore<T>(page: () => Promise<T>): Promise<T> {
+  await import('./zod-without-eval.ts');
+  return page();
+}
+
 const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/desk' },
   {
@@ -32,13 +38,13 @@ const routes: RouteRecordRaw[] = [
   {
     path: '/new-course',
     name: 'new-course',
-    component: () => import('../desk/NewCoursePage.vue'),
+    component: () => withCore(() => import('../desk/NewCoursePage.vue')),
     meta: { areas: ['desk', 'setup', 'learner'], title: 'desk.new.title' },
   },
   {
     path: '/setup/:course/:stop(about|dates|outline|readiness)?',
     name: 'setup',
-    component: () => import('../setup/SetupPage.vue'),
+    component: () => withCore(() => import('../setup/SetupPage.vue')),
     meta: { areas: ['setup', 'learner', 'desk'] },
   },
   {

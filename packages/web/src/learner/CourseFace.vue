@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** A course as a learner meets it: banner, the way on, the sections on their line. Also shown in setup. */
-import { IconPlayerPlay } from '@tabler/icons-vue';
+import { IconChevronDown, IconChevronRight, IconPlayerPlay } from '@tabler/icons-vue';
 import type { CourseView, ItemView } from '@itinerary/core';
-import { computed } from 'vue';
+import { computed, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays, formatMinutes } from '../app/dates.ts';
 import CoursePicture from '../ui/CoursePicture.vue';
@@ -62,6 +62,25 @@ const attributes = (item: ItemView): Record<string, unknown> => {
   };
 };
 
+/** A wall of items hides where one is: only the section that is on stands open, unless there are few. */
+const FEW = 3;
+const chosen = ref<Readonly<Record<string, boolean>>>({});
+const baseId = useId();
+const standing = computed(() => {
+  const { sections } = props.course;
+  if (sections.length <= FEW) return new Set(sections.map(({ id }) => id));
+  return new Set([(sections.find(({ current }) => current) ?? sections[0])?.id]);
+});
+const isUnfolded = (id: string): boolean => chosen.value[id] ?? standing.value.has(id);
+const toggle = (id: string): void => {
+  chosen.value = { ...chosen.value, [id]: !isUnfolded(id) };
+};
+const holds = (section: CourseView['sections'][number]): string => {
+  const minutes = section.items.reduce((sum, item) => sum + (item.minutes ?? 0), 0);
+  const items = t('learner.items', section.items.length);
+  return minutes === 0 ? items : `${items} · ${formatMinutes(minutes)}`;
+};
+
 const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'ahead' => {
   if (section.current) return 'current';
   return section.days !== null && section.days.last < props.today ? 'past' : 'ahead';
@@ -111,7 +130,19 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
                 {{ days(section) }}
                 <span v-if="section.current" class="now">{{ t('learner.thisWeek') }}</span>
               </p>
-              <ul v-if="section.items.length > 0" class="items">
+              <button
+                v-if="section.items.length > 0"
+                type="button"
+                class="fold soft"
+                :aria-expanded="isUnfolded(section.id)"
+                :aria-controls="`${baseId}-${section.id}`"
+                @click="toggle(section.id)"
+              >
+                <component :is="isUnfolded(section.id) ? IconChevronDown : IconChevronRight" :size="16" aria-hidden="true" />
+                {{ holds(section) }}
+                <span class="visually-hidden">{{ t('learner.inSection', { title: sectionTitle(section, t, locale) }) }}</span>
+              </button>
+              <ul v-if="section.items.length > 0" v-show="isUnfolded(section.id)" :id="`${baseId}-${section.id}`" class="items">
                 <li v-for="item in section.items" :key="item.id">
                   <component :is="isLink ? 'a' : 'button'" class="item" v-bind="attributes(item)">
                     <ItemSign :kind="item.kind" />
@@ -223,7 +254,7 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
 
 .section {
   position: relative;
-  padding: 0 0 20px 32px;
+  padding: 0 0 16px 32px;
 }
 
 .section::before {
@@ -302,6 +333,25 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
   font-weight: 650;
 }
 
+.fold {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  min-height: 28px;
+  margin-left: -4px;
+  padding: 0 8px 0 2px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  font-size: 13.5px;
+  cursor: pointer;
+}
+
+.fold:hover {
+  color: var(--ink);
+  text-decoration: underline;
+}
+
 .items {
   display: grid;
   gap: 2px;
@@ -347,7 +397,26 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
   background: var(--card);
 }
 
-.current .items {
+.current .fold {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  min-height: 28px;
+  margin-left: -4px;
+  padding: 0 8px 0 2px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  font-size: 13.5px;
+  cursor: pointer;
+}
+
+.fold:hover {
+  color: var(--ink);
+  text-decoration: underline;
+}
+
+.items {
   gap: 6px;
 }
 

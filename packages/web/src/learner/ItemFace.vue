@@ -19,7 +19,7 @@ const { t, locale } = useI18n();
 <template>
   <article class="reading">
     <p class="where figures">
-      <template v-if="section.number">{{ section.number }} </template>
+      <span v-if="section.number" class="section-number">{{ section.number }}</span>
       <span class="words">{{ sectionTitle(section, t, locale) }}</span>
       <template v-if="section.days">
         · {{ formatDays(section.days.first, section.days.last, locale, today) }}</template
@@ -42,10 +42,6 @@ const { t, locale } = useI18n();
   </article>
 </template>
 
-<style>
-@import '../app/styles/rich-text.css';
-</style>
-
 <style scoped>
 .reading {
   max-width: 720px;
@@ -54,6 +50,10 @@ const { t, locale } = useI18n();
 .where {
   color: var(--ink-soft);
   font-size: 13.5px;
+}
+
+.section-number {
+  margin-right: 6px;
 }
 
 .where .words {

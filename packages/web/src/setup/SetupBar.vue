@@ -65,10 +65,12 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
       <IconEye :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.bar.openCourse') }}</span>
     </RouterLink>
     <button v-if="plan.rights.state && plan.course.state === 'draft'" class="button go" type="button" @click="$emit('goLive')">
-      {{ t('setup.bar.goLive') }}
-      <template v-if="left > 0">
-        · <span class="figures">{{ left }}</span> {{ t('setup.bar.toSettle') }}
-      </template>
+      <span>
+        {{ t('setup.bar.goLive') }}
+        <template v-if="left > 0">
+          · <span class="figures">{{ left }}</span> {{ t('setup.bar.toSettle') }}
+        </template>
+      </span>
       <span v-if="blockers > 0" class="visually-hidden">{{ t('setup.bar.blockers', blockers) }}</span>
     </button>
     <button v-else-if="plan.rights.state" class="button" type="button" @click="$emit('goLive')">

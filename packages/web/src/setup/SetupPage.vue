@@ -33,6 +33,7 @@ const router = useRouter();
 const plan = usePlan();
 const state = ref<Loading>('loading');
 const isGoingLive = ref(false);
+const isItemOpen = ref(false);
 const isShowingMembers = ref(false);
 const isPreviewOpen = ref(localStorage.getItem('itinerary.preview') !== 'folded');
 const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folded');
@@ -45,6 +46,7 @@ provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),
   members: () => (isShowingMembers.value = true),
   marker,
+  isItemOpen,
 });
 
 async function load(): Promise<void> {
@@ -108,7 +110,7 @@ onBeforeRouteLeave(async () => {
     <main id="main" class="work">
       <component :is="COMPONENTS[stop]" />
     </main>
-    <PreviewPane v-model:open="isPreviewOpen" class="preview" />
+    <PreviewPane v-if="!isItemOpen" v-model:open="isPreviewOpen" class="preview" />
     <CourseTimeline v-model:open="isTimelineOpen" class="timeline" />
     <NoticeList />
     <GoLiveDialog v-model="isGoingLive" />

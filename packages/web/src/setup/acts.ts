@@ -1,5 +1,5 @@
 /** What any part of the workspace can ask of the whole. */
-import type { InjectionKey } from 'vue';
+import type { InjectionKey, Ref } from 'vue';
 import { inject } from 'vue';
 import type { Marker } from './preview/marker.ts';
 
@@ -7,6 +7,8 @@ export interface SetupActs {
   readonly goLive: () => void;
   readonly members: () => void;
   readonly marker: Marker;
+  /** What an item holds is open beside the outline, in the place of the preview. */
+  readonly isItemOpen: Ref<boolean>;
 }
 
 export const SETUP_ACTS: InjectionKey<SetupActs> = Symbol('setup acts');

@@ -3,7 +3,7 @@
  * and what is still under way is applied on top of it again (core, working-copy).
  */
 import type { ChangesAnswer, PlanAnswer } from '@itinerary/contract';
-import { findings, forgetUndo, joinChange, makeChange, openCopy, redoLast, takeAnswer, undoLast } from '@itinerary/core';
+import { findings, forgetUndo, joinChange, makeChange, openCopy, redoLast, sameValue, takeAnswer, undoLast } from '@itinerary/core';
 import type { Change, Course, Edit, FieldValue, Notice, Refusal, ServerAnswer, WorkingCopy } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -94,7 +94,8 @@ export const usePlan = defineStore('plan', () => {
   }
 
   function set(target: string, field: string, value: FieldValue, was: FieldValue, how: How = {}): boolean {
-    return change([{ kind: 'set', target, field, value, was }], how);
+    // Fields report values that they were given; only a different one is a change.
+    return sameValue(value, was) ? false : change([{ kind: 'set', target, field, value, was }], how);
   }
 
   /** Sets a long text: kept here under its hash, and sent along with the change that names it. */

@@ -19,6 +19,13 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let asking: AbortController | undefined;
 
 const isShaped = computed(() => codeSchema.safeParse(code.value).success);
+const first = code.value;
+const hint = computed(() => {
+  if (unanswered.value) return t('setup.about.codeUnanswered');
+  // That a course's own code is its own needs no word.
+  if (props.except !== undefined && code.value.trim() === first) return '';
+  return t(free.value ? 'setup.about.codeFree' : 'setup.about.codeHint');
+});
 const problem = computed(() => {
   if (code.value.trim() === '') return null;
   if (!isShaped.value) return t('setup.about.codeShape');
@@ -71,7 +78,7 @@ onBeforeUnmount(() => {
       autocapitalize="characters"
       spellcheck="false"
       :label="t('setup.about.code')"
-      :hint="unanswered ? t('setup.about.codeUnanswered') : free ? t('setup.about.codeFree') : t('setup.about.codeHint')"
+      :hint="hint"
       persistent-hint
       :error-messages="problem === null ? [] : [problem]"
     />

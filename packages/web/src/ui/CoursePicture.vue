@@ -7,12 +7,17 @@ const picture = computed(() => pictureFor(props.code));
 </script>
 
 <template>
-  <svg class="picture" viewBox="0 0 120 80" preserveAspectRatio="xMidYMax slice" aria-hidden="true">
-    <rect width="120" height="80" :fill="picture.sky" />
-    <circle v-if="picture.sun" cx="92" cy="20" r="7" :fill="picture.sun" />
-    <path :d="ridge(picture.farLine)" :fill="picture.far" />
-    <rect y="58" width="120" height="22" :fill="picture.water" />
-    <path :d="ridge(picture.nearLine)" :fill="picture.near" />
+  <!-- The shore stretches with its frame; the sun stays round. -->
+  <svg class="picture" aria-hidden="true">
+    <rect width="100%" height="100%" :fill="picture.sky" />
+    <svg v-if="picture.sun" viewBox="0 0 120 80" preserveAspectRatio="xMaxYMin meet">
+      <circle cx="92" cy="20" r="7" :fill="picture.sun" />
+    </svg>
+    <svg viewBox="0 0 120 80" preserveAspectRatio="none">
+      <path :d="ridge(picture.farLine)" :fill="picture.far" />
+      <rect y="60" width="120" height="20" :fill="picture.water" />
+      <path :d="ridge(picture.nearLine)" :fill="picture.near" />
+    </svg>
   </svg>
 </template>
 

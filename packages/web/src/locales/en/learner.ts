@@ -12,6 +12,8 @@ export default {
   untitled: 'Section without a title',
   nothingYet: 'Nothing here yet.',
   empty: 'Nothing has been put into this course yet.',
+  items: 'Nothing | One item | {count} items',
+  inSection: 'in {title}',
   newTab: '(opens in a new tab)',
   toSetup: 'Set up',
   allSections: 'All sections',

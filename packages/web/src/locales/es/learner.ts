@@ -12,6 +12,8 @@ export default {
   untitled: 'Sección sin título',
   nothingYet: 'Todavía no hay nada.',
   empty: 'Todavía no se ha puesto nada en este curso.',
+  items: 'Nada | Un elemento | {count} elementos',
+  inSection: 'en {title}',
   newTab: '(se abre en otra pestaña)',
   toSetup: 'Preparar',
   allSections: 'Todas las secciones',

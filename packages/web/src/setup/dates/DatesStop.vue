@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockChanges, isRealDay, MAX_WEEKS, numberNodes, planSections, weekdayOf } from '@itinerary/core';
+import { clockChanges, isRealDay, MAX_WEEKS, numberNodes, planSections } from '@itinerary/core';
 import type { Finding } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -114,7 +114,7 @@ function fillSpare(): void {
       name="firstDay"
       :model-value="dates.firstDay ?? ''"
       :label="t('setup.dates.firstDay')"
-      :hint="dates.firstDay ? weekdayName(weekdayOf(dates.firstDay), locale) : ''"
+      :hint="dates.firstDay ? formatDay(dates.firstDay, locale, { today: '0000' }) : ''"
       persistent-hint
       @update:model-value="typeFirstDay"
     />
@@ -166,7 +166,7 @@ function fillSpare(): void {
     {{ t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone }) }}
   </p>
   <ul v-if="here.length > 0" class="findings">
-    <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" />
+    <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" :here="finding.stop === 'dates'" />
   </ul>
   <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
   <table class="plan">

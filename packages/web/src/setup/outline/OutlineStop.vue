@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { IconFilePlus, IconLinkPlus, IconSearch, IconSeparator } from '@tabler/icons-vue';
+import { IconFilePlus, IconLinkPlus, IconPlus, IconSearch } from '@tabler/icons-vue';
 import { findNode, livingItems, livingSections } from '@itinerary/core';
 import type { Item, MoveEdit } from '@itinerary/core';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { formatDays } from '../../app/dates.ts';
@@ -10,6 +10,7 @@ import { fold } from '../../desk/filter.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import { useActs } from '../acts.ts';
 import StopHead from '../StopHead.vue';
 import { nextCell } from './cells.ts';
 import ItemPanel from './ItemPanel.vue';
@@ -42,6 +43,10 @@ const openedItem = computed(() => {
     ? { item: place.node, section: place.section }
     : null;
 });
+
+const { isItemOpen } = useActs();
+watch(openedItem, (now) => (isItemOpen.value = now !== null));
+onBeforeUnmount(() => (isItemOpen.value = false));
 
 const cellOf = (row: string, cell: string): HTMLElement | null =>
   table.value?.querySelector<HTMLElement>(`[data-row="${row}"] [data-cell="${cell}"]`) ?? null;
@@ -154,7 +159,7 @@ watch(() => route.query['at'], showPlace);
   <div class="tools">
     <template v-if="!isReadonly">
       <button class="button main" type="button" @click="addSection">
-        <IconSeparator :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
+        <IconPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
       </button>
       <button class="button" type="button" @click="addItem('page')">
         <IconFilePlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addPage') }}
@@ -272,7 +277,7 @@ watch(() => route.query['at'], showPlace);
 
 .sides.beside {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(320px, 42%);
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 44%);
   gap: 14px;
   align-items: start;
 }

@@ -33,7 +33,7 @@ const on = computed(() => formatDay(marker.day.value, locale.value, { today: ses
     </button>
     <template v-else>
       <header>
-        <span>{{ t('setup.preview.seenBy') }}</span>
+        <span class="word">{{ t('setup.preview.seenBy') }}</span>
         <span class="chip"><IconUser :size="16" aria-hidden="true" /> {{ t('setup.preview.learner') }}</span>
         <span>{{ t('setup.preview.on') }}</span>
         <span class="chip figures">{{ on }}</span>
@@ -99,9 +99,13 @@ const on = computed(() => formatDay(marker.day.value, locale.value, { today: ses
 header {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: 5px;
   margin-bottom: 10px;
   font-size: 13px;
+}
+
+.word {
+  white-space: nowrap;
 }
 
 .chip {
@@ -109,7 +113,7 @@ header {
   align-items: center;
   gap: 5px;
   min-height: 28px;
-  padding: 0 8px;
+  padding: 0 7px;
   border: 1px solid var(--field-rule);
   border-radius: 6px;
   background: var(--card);

@@ -12,7 +12,7 @@ import { useSession } from '../../stores/session.ts';
 import FindingSign from '../../ui/FindingSign.vue';
 import { useActs } from '../acts.ts';
 
-const props = defineProps<{ finding: Finding }>();
+const props = defineProps<{ finding: Finding; /** The stop that it is shown at, when that is where it is settled. */ here?: boolean }>();
 const { t, locale } = useI18n();
 const router = useRouter();
 const plan = usePlan();
@@ -87,7 +87,7 @@ function cure(): void {
     </div>
     <div class="acts">
       <button v-if="finding.cure" class="button" type="button" @click="cure">{{ text('cure') }}</button>
-      <button class="button bare to" type="button" @click="go()">
+      <button v-if="!here" class="button bare to" type="button" @click="go()">
         {{ t(`setup.readiness.goTo.${finding.stop}`) }}
       </button>
     </div>

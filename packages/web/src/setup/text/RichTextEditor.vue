@@ -81,7 +81,7 @@ watch(
 );
 watch(
   () => props.disabled,
-  (disabled) => editor.value?.setEditable(disabled !== true),
+  (disabled) => editor.value?.setEditable(disabled !== true, false),
 );
 onBeforeUnmount(() => editor.value?.destroy());
 
@@ -169,10 +169,6 @@ function unlink(): void {
     <EditorContent v-if="editor" :editor="editor" class="content" />
   </div>
 </template>
-
-<style>
-@import '../../app/styles/rich-text.css';
-</style>
 
 <style scoped>
 .editor {
