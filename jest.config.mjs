@@ -9,7 +9,10 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/packages/{core,contract,cli,web}/test/**/*.test.ts', '<rootDir>/scripts/test/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/packages/{core,contract,cli,web}/test/**/*.test.ts',
+        '<rootDir>/scripts/test/**/*.test.ts',
+      ],
     },
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/packages/server/test/**/*.test.ts'] },
   ],

@@ -15,7 +15,8 @@ const DATABASE = 'itinerary';
 function wantedPort() {
   const text = process.env.PORT ?? '4600';
   const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) stop(`PORT is "${text}"; a whole number from 1 to 65535 is needed.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    stop(`PORT is "${text}"; a whole number from 1 to 65535 is needed.`);
   return port;
 }
 
@@ -26,7 +27,9 @@ function checkPort(port) {
     probe.listen(port, '127.0.0.1', () => probe.close(resolve));
   }).catch((error) => {
     if (error.code === 'EADDRINUSE') {
-      stop(`Port ${port} is in use, perhaps by an Itinerary that is running already. Stop that, or choose another port: PORT=${port + 1} npm run demo`);
+      stop(
+        `Port ${port} is in use, perhaps by an Itinerary that is running already. Stop that, or choose another port: PORT=${port + 1} npm run demo`,
+      );
     }
     stop(`Port ${port} cannot be used: ${error.message}`);
   });
@@ -35,7 +38,8 @@ function checkPort(port) {
 await run(async () => {
   needNode();
   const unknown = process.argv.slice(2).filter((word) => word !== '--fresh');
-  if (unknown.length > 0) stop(`"${unknown[0]}" is not known here; only --fresh is, which loads the demo data anew.`);
+  if (unknown.length > 0)
+    stop(`"${unknown[0]}" is not known here; only --fresh is, which loads the demo data anew.`);
   const fresh = process.argv.includes('--fresh');
   const port = wantedPort();
   await checkPort(port);
@@ -67,8 +71,15 @@ await run(async () => {
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       PORT: String(port),
     };
-    await command(process.execPath, [join(SERVER_DIST, 'load-demo.js'), ...(fresh ? ['--fresh'] : [])], { env });
-    server = await service('The server', process.execPath, [join(SERVER_DIST, 'main.js')], { env, ready: /listening at/, show: true, ownGroup: true });
+    await command(process.execPath, [join(SERVER_DIST, 'load-demo.js'), ...(fresh ? ['--fresh'] : [])], {
+      env,
+    });
+    server = await service('The server', process.execPath, [join(SERVER_DIST, 'main.js')], {
+      env,
+      ready: /listening at/,
+      show: true,
+      ownGroup: true,
+    });
     console.log(`\nItinerary is ready at http://127.0.0.1:${port}\n(Ctrl-C stops it; the data stays.)`);
     await new Promise((resolve) => server.once('exit', resolve));
     await close();

@@ -12,7 +12,9 @@ function* filesBelow(place) {
     yield place;
     return;
   }
-  for (const entry of readdirSync(place, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+  for (const entry of readdirSync(place, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
     yield* filesBelow(join(place, entry.name));
   }
 }
@@ -41,9 +43,19 @@ async function buildWhenStale(what, places, folder, build) {
 const SHARED = ['packages/core/src', 'packages/contract/src'];
 
 export function buildWeb() {
-  const places = [...SHARED, 'packages/web/src', 'packages/web/index.html', 'packages/web/vite.config.ts', 'packages/web/public'];
+  const places = [
+    ...SHARED,
+    'packages/web/src',
+    'packages/web/index.html',
+    'packages/web/vite.config.ts',
+    'packages/web/public',
+  ];
   return buildWhenStale('the web application', places, WEB_DIST, () =>
-    command(bin('vite'), ['build', 'packages/web', '--config', 'packages/web/vite.config.ts', '--logLevel', 'warn'], { quiet: true }),
+    command(
+      bin('vite'),
+      ['build', 'packages/web', '--config', 'packages/web/vite.config.ts', '--logLevel', 'warn'],
+      { quiet: true },
+    ),
   );
 }
 
@@ -53,7 +65,9 @@ function externals() {
     const { dependencies } = JSON.parse(readFileSync(join(ROOT, 'packages', name, 'package.json'), 'utf8'));
     return Object.keys(dependencies);
   });
-  return [...new Set(names)].filter((name) => !name.startsWith('@itinerary/')).map((name) => `--external:${name}`);
+  return [...new Set(names)]
+    .filter((name) => !name.startsWith('@itinerary/'))
+    .map((name) => `--external:${name}`);
 }
 
 function bundle(entries, folder) {
@@ -63,8 +77,12 @@ function bundle(entries, folder) {
 }
 
 export function buildServer() {
-  const entries = ['main.ts', 'demo/load-demo.ts', 'tools/course-file.ts'].map((entry) => `packages/server/src/${entry}`);
-  return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () => bundle(entries, SERVER_DIST));
+  const entries = ['main.ts', 'demo/load-demo.ts', 'tools/course-file.ts'].map(
+    (entry) => `packages/server/src/${entry}`,
+  );
+  return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () =>
+    bundle(entries, SERVER_DIST),
+  );
 }
 
 export function buildCli() {

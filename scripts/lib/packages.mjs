@@ -9,7 +9,9 @@ import { say, stop } from './say.mjs';
 const STAMP = join(ROOT, 'node_modules', '.itinerary-lock');
 
 function lockHash() {
-  return createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  return createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
 }
 
 const NEEDED_BYTES = 1.5e9;
@@ -20,7 +22,9 @@ export async function ensureNpmPackages() {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
   const { bavail, bsize } = statfsSync(ROOT);
   if (bavail * bsize < NEEDED_BYTES) {
-    stop(`The disk has ${Math.round((bavail * bsize) / 1e6)} MB left; Itinerary needs about 1500 MB to install.`);
+    stop(
+      `The disk has ${Math.round((bavail * bsize) / 1e6)} MB left; Itinerary needs about 1500 MB to install.`,
+    );
   }
   say('Installing npm packages (about a minute)');
   await command('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { quiet: true });
@@ -33,7 +37,8 @@ export async function ensureDebianPackage(name, isThere, what) {
   if (process.getuid?.() !== 0) {
     stop(`${what} is missing. Type this, then start again:\n\n  sudo apt-get install -y ${name}`);
   }
-  if (!existsSync('/usr/bin/apt-get')) stop(`${what} is missing, and this is not Debian. Install ${name} by hand.`);
+  if (!existsSync('/usr/bin/apt-get'))
+    stop(`${what} is missing, and this is not Debian. Install ${name} by hand.`);
   say(`Installing ${what} from Debian's packages`);
   // Debian's own package would start a server of its own; ours runs under .data/ instead.
   const env = { DEBIAN_FRONTEND: 'noninteractive', RUNLEVEL: '1' };

@@ -6,7 +6,11 @@ import { stop } from './say.mjs';
 const running = new Set();
 
 /** Runs a command to its end; its output is shown unless `quiet`, and shown on failure in any case. */
-export function command(file, args, { quiet = false, env = {}, allowFailure = false, cwd = ROOT, as = {} } = {}) {
+export function command(
+  file,
+  args,
+  { quiet = false, env = {}, allowFailure = false, cwd = ROOT, as = {} } = {},
+) {
   return new Promise((resolve, reject) => {
     const child = spawn(file, args, {
       cwd,
@@ -22,7 +26,12 @@ export function command(file, args, { quiet = false, env = {}, allowFailure = fa
     child.once('close', (code, signal) => {
       running.delete(child);
       if (code === 0 || allowFailure) resolve({ code, output });
-      else reject(new Error(`${file.split('/').at(-1)} ${args[0] ?? ''} ended with ${signal ?? code}\n${output.trim()}`));
+      else
+        reject(
+          new Error(
+            `${file.split('/').at(-1)} ${args[0] ?? ''} ended with ${signal ?? code}\n${output.trim()}`,
+          ),
+        );
     });
   });
 }

@@ -19,8 +19,10 @@ export async function run(main) {
     await main();
   } catch (error) {
     if (error instanceof Stop) console.error(`\n${error.message}`);
-    else if (error.code === 'ENOSPC') console.error('\nThe disk is full. Make room and start again; nothing is half-written.');
-    else if (error.code === 'EACCES') console.error(`\nNo permission to write ${error.path}. Check who owns this folder.`);
+    else if (error.code === 'ENOSPC')
+      console.error('\nThe disk is full. Make room and start again; nothing is half-written.');
+    else if (error.code === 'EACCES')
+      console.error(`\nNo permission to write ${error.path}. Check who owns this folder.`);
     else console.error(`\n${process.env.DEBUG ? error.stack : error.message}`);
     process.exitCode = 1;
   }

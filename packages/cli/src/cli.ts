@@ -10,7 +10,11 @@ const USAGE = `npm run -s course -- COMMAND
   schema                  prints the JSON Schema of the course file`;
 
 /** @returns the exit code: 0 done, 1 the file is not as expected, 2 the words are not. */
-export function runCli(words: readonly string[], out: (text: string) => void, err: (text: string) => void): number {
+export function runCli(
+  words: readonly string[],
+  out: (text: string) => void,
+  err: (text: string) => void,
+): number {
   const flags = words.filter((word) => word.startsWith('--'));
   const [command, ...rest] = words.filter((word) => !word.startsWith('--'));
   const strange = flags.find((flag) => flag !== '--json');

@@ -13,7 +13,9 @@ export function readCourseFile(path: string): FileRead {
     text = readFileSync(path, 'utf8');
   } catch (error) {
     const missing = (error as NodeJS.ErrnoException).code === 'ENOENT';
-    return fail(missing ? `${path}: there is no such file` : `${path}: cannot be read (${(error as Error).message})`);
+    return fail(
+      missing ? `${path}: there is no such file` : `${path}: cannot be read (${(error as Error).message})`,
+    );
   }
   let data: unknown;
   try {

@@ -1,5 +1,17 @@
 /** The desk, new courses, the plan and its changes. */
-import { changeSchema, codeSchema, courseSchema, courseStateSchema, daySchema, MAX_TEXT, MAX_WEEKS, purposeSchema, textHashSchema, titleSchema, zoneSchema } from '@itinerary/core';
+import {
+  changeSchema,
+  codeSchema,
+  courseSchema,
+  courseStateSchema,
+  daySchema,
+  MAX_TEXT,
+  MAX_WEEKS,
+  purposeSchema,
+  textHashSchema,
+  titleSchema,
+  zoneSchema,
+} from '@itinerary/core';
 import type { Course, Refusal, TakenChange } from '@itinerary/core';
 import { z } from 'zod';
 import { roleSchema } from './people.ts';
@@ -99,10 +111,20 @@ export interface ChangesAnswer {
 export type ServerRefusal =
   | { readonly code: 'not_allowed'; readonly edit: number; readonly target: string }
   | { readonly code: 'archived'; readonly edit: number; readonly target: string }
-  | { readonly code: 'blocked'; readonly edit: number; readonly target: string; readonly rules: readonly string[] }
+  | {
+      readonly code: 'blocked';
+      readonly edit: number;
+      readonly target: string;
+      readonly rules: readonly string[];
+    }
   | { readonly code: 'code_taken'; readonly edit: number; readonly target: string; readonly proposal: string }
   | { readonly code: 'text_missing'; readonly edit: number; readonly target: string; readonly field: string }
-  | { readonly code: 'unknown_choice'; readonly edit: number; readonly target: string; readonly field: string };
+  | {
+      readonly code: 'unknown_choice';
+      readonly edit: number;
+      readonly target: string;
+      readonly field: string;
+    };
 
 export const textAnswerSchema = z.object({ html: z.string() });
 export type TextAnswer = z.infer<typeof textAnswerSchema>;

@@ -57,7 +57,9 @@ export interface ReadCourseAnswer {
   readonly mayPlan: boolean;
 }
 
-const neighbourSchema = z.object({ id: z.string(), title: z.string(), number: z.string().nullable() }).nullable();
+const neighbourSchema = z
+  .object({ id: z.string(), title: z.string(), number: z.string().nullable() })
+  .nullable();
 
 export const readItemSchema = z.object({
   course: z.object({ id: z.string(), title: z.string(), code: z.string() }),

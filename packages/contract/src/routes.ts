@@ -44,7 +44,10 @@ export interface Route {
 const course = z.object({ course: z.string().min(1).max(64) });
 const pathId = z.string().min(1).max(64);
 
-export const healthSchema = z.object({ status: z.enum(['ok', 'degraded']), database: z.enum(['ok', 'away']) });
+export const healthSchema = z.object({
+  status: z.enum(['ok', 'degraded']),
+  database: z.enum(['ok', 'away']),
+});
 
 export const ROUTES = {
   health: {

@@ -34,9 +34,25 @@ export type {
   Purpose,
   Section,
 } from './course/schema.ts';
-export { findNode, isOutOfSight, livingItems, livingSections, subtree, withoutTombstones } from './course/tree.ts';
+export {
+  findNode,
+  isOutOfSight,
+  livingItems,
+  livingSections,
+  subtree,
+  withoutTombstones,
+} from './course/tree.ts';
 export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits.ts';
-export type { Applied, Change, Edit, FieldValue, InsertEdit, MoveEdit, Refusal, SetEdit } from './course/edits.ts';
+export type {
+  Applied,
+  Change,
+  Edit,
+  FieldValue,
+  InsertEdit,
+  MoveEdit,
+  Refusal,
+  SetEdit,
+} from './course/edits.ts';
 export { courseFields, nodeFields, readField, TEXT_FIELDS } from './course/fields.ts';
 export { applyChange } from './course/apply.ts';
 export { numberNodes } from './course/numbering.ts';

@@ -84,7 +84,8 @@ function applyInsert(course: Course, edit: InsertEdit): Step {
   const target = edit.node.id;
   const standing = findNode(course, target);
   if (standing === null) return insertNew(course, edit);
-  if (!standing.node.removed || (standing.section?.removed ?? false)) return refuse({ code: 'id_taken', target });
+  if (!standing.node.removed || (standing.section?.removed ?? false))
+    return refuse({ code: 'id_taken', target });
   // Bringing back: the tombstone kept what was there, so the author's copy is not consulted.
   const parent = edit.after === target ? standing.parent : edit.parent;
   const stop = checkParent(course, standing.node, parent);
@@ -104,7 +105,9 @@ function insertNew(course: Course, edit: InsertEdit): Step {
   const stop = checkParent(course, edit.node, edit.parent);
   if (stop !== null) return refuse({ ...stop, target });
   const ids = subtree(edit.node).map((node) => node.id);
-  const taken = ids.find((id, at) => id === course.id || ids.indexOf(id) !== at || findNode(course, id) !== null);
+  const taken = ids.find(
+    (id, at) => id === course.id || ids.indexOf(id) !== at || findNode(course, id) !== null,
+  );
   if (taken !== undefined) return refuse({ code: 'id_taken', target: taken });
   const most = edit.node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_SECTION;
   if (siblings(course, edit.parent).length >= most) return refuse({ code: 'too_many', target, most });

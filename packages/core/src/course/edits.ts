@@ -72,7 +72,12 @@ export type Refusal = { readonly edit: number; readonly target: string } & (
   | { readonly code: 'wrong_parent'; readonly parent: string }
   | { readonly code: 'id_taken' }
   | { readonly code: 'unknown_field'; readonly field: string }
-  | { readonly code: 'bad_value'; readonly field: string; readonly value: FieldValue; readonly expected: string }
+  | {
+      readonly code: 'bad_value';
+      readonly field: string;
+      readonly value: FieldValue;
+      readonly expected: string;
+    }
   | { readonly code: 'too_many'; readonly most: number }
   | {
       readonly code: 'changed_since';

@@ -64,9 +64,11 @@ export function parseCourseFile(data: unknown): Parsed<CourseFile> {
   }
   const missing = textHashes(inner.value).filter((hash) => !Object.hasOwn(outer.value.texts, hash));
   if (missing.length > 0) {
-    const mistakes = missing.map(
-      (hash): Mistake => ({ path: `texts.${hash}`, value: undefined, expected: 'the HTML of a text that the course names' }),
-    );
+    const mistakes = missing.map((hash): Mistake => ({
+      path: `texts.${hash}`,
+      value: undefined,
+      expected: 'the HTML of a text that the course names',
+    }));
     return { ok: false, mistakes };
   }
   return { ok: true, value: { ...outer.value, course: inner.value } };

@@ -16,7 +16,9 @@ export const MAX_TITLE = 200;
 export const MAX_CODE = 40;
 
 /** Ids are made by whoever makes the node: UUIDs in practice, any short token in a hand-written file. */
-export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _, 1 to 64 of them');
+export const idSchema = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _, 1 to 64 of them');
 
 export const textHashSchema = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 hash, 64 lower-case hex digits');
 
@@ -62,7 +64,10 @@ export const addressSchema = z
   .string()
   .trim()
   .max(2000)
-  .regex(/^(https?:\/\/[^\s/?#]+\S*|mailto:\S+@\S+|tel:[+\d][\d\s-]*)$/i, 'an address that starts with https://');
+  .regex(
+    /^(https?:\/\/[^\s/?#]+\S*|mailto:\S+@\S+|tel:[+\d][\d\s-]*)$/i,
+    'an address that starts with https://',
+  );
 
 export const purposeSchema = z.enum(['learners', 'practice', 'circle']);
 export type Purpose = z.infer<typeof purposeSchema>;
@@ -151,8 +156,7 @@ export interface Mistake {
 }
 
 export type Parsed<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly mistakes: readonly Mistake[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly mistakes: readonly Mistake[] };
 
 /** Reads `data` with a schema; every mistake names its path and the value found there. */
 export function parseWith<T>(schema: z.ZodType<T>, data: unknown): Parsed<T> {
@@ -185,7 +189,8 @@ export function parseCourse(data: unknown): Parsed<Course> {
   const mistakes: Mistake[] = [];
   parsed.value.sections.forEach((section, at) => {
     const claim = (id: string, path: string): void => {
-      if (seen.has(id)) mistakes.push({ path, value: id, expected: 'an id that nothing else in the course has' });
+      if (seen.has(id))
+        mistakes.push({ path, value: id, expected: 'an id that nothing else in the course has' });
       seen.add(id);
     };
     claim(section.id, `sections.${at}.id`);

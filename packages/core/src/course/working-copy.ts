@@ -52,8 +52,7 @@ export interface WorkingCopy {
 export const MAX_UNDO = 200;
 
 export type Attempt =
-  | { readonly ok: true; readonly copy: WorkingCopy }
-  | { readonly ok: false; readonly refusal: Refusal };
+  { readonly ok: true; readonly copy: WorkingCopy } | { readonly ok: false; readonly refusal: Refusal };
 
 export function openCopy(course: Course, seq: number): WorkingCopy {
   return { base: course, seq, pending: [], course, undo: [], redo: [], mine: {} };
@@ -83,7 +82,8 @@ export function joinChange(copy: WorkingCopy, change: Change, sent: ReadonlySet<
   if (last === undefined || edit === null || earlier === null || sent.has(last.id)) return null;
   if (edit.target !== earlier.target || edit.field !== earlier.field) return null;
   // A change that takes another back keeps its own id, or undo would lose track of it.
-  if (copy.undo.at(-1)?.of !== last.id || change.undoes !== undefined || last.undoes !== undefined) return null;
+  if (copy.undo.at(-1)?.of !== last.id || change.undoes !== undefined || last.undoes !== undefined)
+    return null;
   const without = rebuild({ ...copy, pending: copy.pending.slice(0, -1), undo: copy.undo.slice(0, -1) }).copy;
   return makeChange(without, { id: last.id, edits: [{ ...edit, was: earlier.was }] });
 }
@@ -119,7 +119,10 @@ function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo'): Attempt |
   };
   const ahead = copy[way === 'undo' ? 'redo' : 'undo'];
   const gained = applied.inverse.length === 0 ? ahead : keepLast([...ahead, back]);
-  return { ok: true, copy: way === 'undo' ? { ...next, undo: left, redo: gained } : { ...next, undo: gained, redo: left } };
+  return {
+    ok: true,
+    copy: way === 'undo' ? { ...next, undo: left, redo: gained } : { ...next, undo: gained, redo: left },
+  };
 }
 
 /** Drops the step that can no longer be taken back, after its author has been shown both values. */
@@ -151,7 +154,8 @@ export function takeAnswer(
     }
     const applied = applyChange(base, taken.change);
     // The server took it on this very base, so a refusal here is a fault of ours, not of the data.
-    if (!applied.ok) throw new Error(`change ${taken.change.id} (${taken.seq}) does not apply: ${applied.refusal.code}`);
+    if (!applied.ok)
+      throw new Error(`change ${taken.change.id} (${taken.seq}) does not apply: ${applied.refusal.code}`);
     base = applied.course;
     seq = taken.seq;
     settled.add(taken.change.id);
@@ -201,7 +205,8 @@ function withWayBack(steps: readonly UndoStep[], id: string, edits: readonly Edi
   return steps.map((step) => (step.of === id ? { of: id, edits } : step));
 }
 
-const key = (edit: { readonly target: string; readonly field: string }): string => `${edit.target} ${edit.field}`;
+const key = (edit: { readonly target: string; readonly field: string }): string =>
+  `${edit.target} ${edit.field}`;
 
 function remember(mine: WorkingCopy['mine'], change: Change): WorkingCopy['mine'] {
   const sets = change.edits.filter((edit): edit is SetEdit => edit.kind === 'set');
@@ -221,7 +226,14 @@ function replacedBy(base: Course, taken: TakenChange, mine: WorkingCopy['mine'])
     const yours = mine[key(edit)];
     if (yours === undefined || sameValue(yours, edit.value) || sameValue(yours, edit.was)) return [];
     return [
-      { kind: 'replaced', target: edit.target, field: edit.field, yours, theirs: edit.value, by: taken.author },
+      {
+        kind: 'replaced',
+        target: edit.target,
+        field: edit.field,
+        yours,
+        theirs: edit.value,
+        by: taken.author,
+      },
     ];
   });
 }

@@ -22,7 +22,10 @@ export async function loadCourse(em: EntityManager, id: string, lock = false): P
 }
 
 /** Loads several courses whole with two queries. */
-export async function loadCourses(em: EntityManager, rows: readonly CourseRecord[]): Promise<readonly Course[]> {
+export async function loadCourses(
+  em: EntityManager,
+  rows: readonly CourseRecord[],
+): Promise<readonly Course[]> {
   const nodes = await em.find(NodeRow, { courseId: { $in: rows.map(({ id }) => id) } });
   const byCourse = groupBy(nodes, ({ courseId }) => courseId);
   return rows.map((row) => toCourse(row, byCourse.get(row.id) ?? []));

@@ -32,7 +32,10 @@ const withPart = (part: DemoPart): readonly string[] =>
 
 function teachers(): readonly { person: string; role: Role }[] {
   return [
-    ...[...withPart('instructor'), ...withPart('co_instructor')].map((person) => ({ person, role: 'instructor' as const })),
+    ...[...withPart('instructor'), ...withPart('co_instructor')].map((person) => ({
+      person,
+      role: 'instructor' as const,
+    })),
     ...withPart('assistant').map((person) => ({ person, role: 'assistant' as const })),
   ];
 }
@@ -49,30 +52,78 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
   // The password is printed on the sign-in page, so a hash of its own for everybody would only cost time.
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await em.transactional((inner) => {
-    inner.persist(inner.create(InstitutionRow, { id: institutionId, name: 'Tern Point College of Coastal Field Studies', zone: ZONE }));
-    for (const department of DEPARTMENTS) inner.persist(inner.create(DepartmentRow, { institutionId, ...department }));
-    for (const term of [calendar.current, calendar.next]) inner.persist(inner.create(TermRow, { institutionId, ...term }));
+    inner.persist(
+      inner.create(InstitutionRow, {
+        id: institutionId,
+        name: 'Tern Point College of Coastal Field Studies',
+        zone: ZONE,
+      }),
+    );
+    for (const department of DEPARTMENTS)
+      inner.persist(inner.create(DepartmentRow, { institutionId, ...department }));
+    for (const term of [calendar.current, calendar.next])
+      inner.persist(inner.create(TermRow, { institutionId, ...term }));
     DEMO_PEOPLE.forEach(({ name, kind, part }) => {
-      const row = { id: personId(name), institutionId, name, address: addressOf(name), kind, passwordHash, demoPart: part ?? null };
+      const row = {
+        id: personId(name),
+        institutionId,
+        name,
+        address: addressOf(name),
+        kind,
+        passwordHash,
+        demoPart: part ?? null,
+      };
       inner.persist(inner.create(PersonRow, row));
     });
     const store = (run: Run, members: readonly { person: string; role: Role }[]): void =>
-      storeCourse(inner, { institutionId, ...estuaryFieldMethods(run), members: [...teachers(), ...members], now });
+      storeCourse(inner, {
+        institutionId,
+        ...estuaryFieldMethods(run),
+        members: [...teachers(), ...members],
+        now,
+      });
     store(
-      { code: `EFM-210-${calendar.current.code}`, term: calendar.current.code, state: 'live', firstDay: calendar.current.firstDay, written: 15 },
+      {
+        code: `EFM-210-${calendar.current.code}`,
+        term: calendar.current.code,
+        state: 'live',
+        firstDay: calendar.current.firstDay,
+        written: 15,
+      },
       learners(0, 24),
     );
     // A draft as somebody leaves it on a Friday: it starts on a Tuesday, and the last weeks are still empty.
     store(
-      { code: `EFM-210-${calendar.next.code}`, term: calendar.next.code, state: 'draft', firstDay: addDays(calendar.next.firstDay, 1), written: 12 },
+      {
+        code: `EFM-210-${calendar.next.code}`,
+        term: calendar.next.code,
+        state: 'draft',
+        firstDay: addDays(calendar.next.firstDay, 1),
+        written: 12,
+      },
       [],
     );
     const lastYear = `EFM-210-${calendar.current.code.slice(0, 3)}${String(Number(calendar.current.code.slice(3)) - 1).padStart(2, '0')}`;
-    store({ code: lastYear, term: null, state: 'archived', firstDay: calendar.lastYear, written: 15 }, learners(3, 31));
+    store(
+      { code: lastYear, term: null, state: 'archived', firstDay: calendar.lastYear, written: 15 },
+      learners(3, 31),
+    );
   });
 }
 
-const TABLES = ['session', 'sign_in_failure', 'member', 'change', 'long_text', 'node', 'course', 'person', 'term', 'department', 'institution'];
+const TABLES = [
+  'session',
+  'sign_in_failure',
+  'member',
+  'change',
+  'long_text',
+  'node',
+  'course',
+  'person',
+  'term',
+  'department',
+  'institution',
+];
 
 export async function emptyDatabase(em: EntityManager): Promise<void> {
   await em.getConnection().execute(`truncate ${TABLES.map((table) => `"${table}"`).join(', ')}`);

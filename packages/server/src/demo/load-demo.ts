@@ -22,7 +22,10 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   const { code, message } = error as { code?: string; message: string };
-  const away = code === 'ECONNREFUSED' ? 'The database at DATABASE_URL does not answer' : `The demo data could not be loaded: ${message}`;
+  const away =
+    code === 'ECONNREFUSED'
+      ? 'The database at DATABASE_URL does not answer'
+      : `The demo data could not be loaded: ${message}`;
   process.stderr.write(`${away}\n`);
   process.exitCode = 1;
 });

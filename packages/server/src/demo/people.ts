@@ -55,7 +55,10 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
 
 /** inês carvalhal → ines.carvalhal@ternpoint.example */
 export function addressOf(name: string): string {
-  const plain = name.normalize('NFD').replaceAll(/\p{Diacritic}/gu, '').toLowerCase();
+  const plain = name
+    .normalize('NFD')
+    .replaceAll(/\p{Diacritic}/gu, '')
+    .toLowerCase();
   return `${plain.replaceAll(/[^a-z]+/g, '.')}@ternpoint.example`;
 }
 

@@ -48,7 +48,14 @@ export function createApp({ config, database, pool, log }: Parts): Express {
     }),
   );
   app.use(compression());
-  app.use('/api', pinoHttp({ logger: log, quietReqLogger: true, autoLogging: { ignore: (request) => request.url === '/health' } }));
+  app.use(
+    '/api',
+    pinoHttp({
+      logger: log,
+      quietReqLogger: true,
+      autoLogging: { ignore: (request) => request.url === '/health' },
+    }),
+  );
   app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY }));
   const sessionHandler = sessions(config, pool);
   // Health must answer while the database is away, so it stands before the session that needs one.
@@ -67,7 +74,10 @@ export function createApp({ config, database, pool, log }: Parts): Express {
 
 /** The built web application; every other address is one of its pages. */
 function serveWeb(app: Express, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(folder, { index: false }));
   app.get('/{*page}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));

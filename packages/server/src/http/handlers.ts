@@ -45,8 +45,12 @@ async function me({ em, config, now }: Call, person: Person | null): Promise<MeA
       : await em.findOne(InstitutionRow, { id: person.institutionId });
   const id = institution?.id ?? '';
   const signedIn = person !== null;
-  const departments = signedIn ? await em.find(DepartmentRow, { institutionId: id }, { orderBy: { name: 'asc' } }) : [];
-  const terms = signedIn ? await em.find(TermRow, { institutionId: id }, { orderBy: { firstDay: 'asc' } }) : [];
+  const departments = signedIn
+    ? await em.find(DepartmentRow, { institutionId: id }, { orderBy: { name: 'asc' } })
+    : [];
+  const terms = signedIn
+    ? await em.find(TermRow, { institutionId: id }, { orderBy: { firstDay: 'asc' } })
+    : [];
   return {
     person: person === null ? null : shown(person),
     mayCreate: person !== null && mayCreateCourses(person),
@@ -62,7 +66,12 @@ async function me({ em, config, now }: Call, person: Person | null): Promise<MeA
   };
 }
 
-function shown({ id, name, address, kind }: Person): { id: string; name: string; address: string; kind: Person['kind'] } {
+function shown({ id, name, address, kind }: Person): {
+  id: string;
+  name: string;
+  address: string;
+  kind: Person['kind'];
+} {
   return { id, name, address, kind };
 }
 
@@ -106,7 +115,8 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     return me(call, person);
   },
   desk: (call) => desk(call.em, personOf(call), call.now),
-  code: (call) => checkCode(call.em, personOf(call).institutionId, call.params['code'] as string, call.query['except']),
+  code: (call) =>
+    checkCode(call.em, personOf(call).institutionId, call.params['code'] as string, call.query['except']),
   createCourse: (call) => createCourse(call.em, personOf(call), call.body, call.now),
   plan: async ({ em, at }) => ({
     course: at.loaded.course,

@@ -16,8 +16,13 @@ export const ownOriginOnly: RequestHandler = (request, _response, next) => {
   const origin = request.get('origin');
   // Programs send neither header; browsers send both, and scripts of other sites cannot forge them.
   const foreign =
-    (site !== undefined && site !== 'same-origin') || (origin !== undefined && hostOf(origin) !== request.get('host'));
-  next(foreign ? new Failure('foreign_origin', `Requests from ${origin ?? 'another site'} are not taken`) : undefined);
+    (site !== undefined && site !== 'same-origin') ||
+    (origin !== undefined && hostOf(origin) !== request.get('host'));
+  next(
+    foreign
+      ? new Failure('foreign_origin', `Requests from ${origin ?? 'another site'} are not taken`)
+      : undefined,
+  );
 };
 
 function hostOf(origin: string): string | null {

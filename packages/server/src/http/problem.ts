@@ -61,7 +61,8 @@ function toFailure(error: unknown): Failure | null {
   if (error instanceof Failure) return error;
   if (!(error instanceof Error)) return null;
   const { code, type, cause } = error as Error & { code?: string; type?: string };
-  if (type === 'entity.too.large') return new Failure('too_large', 'The request is larger than this server takes');
+  if (type === 'entity.too.large')
+    return new Failure('too_large', 'The request is larger than this server takes');
   if (type === 'entity.parse.failed') {
     return new Failure('bad_input', 'The request is not JSON', [
       { path: '', value: error.message, expected: 'a JSON document' },
@@ -79,7 +80,9 @@ function toFailure(error: unknown): Failure | null {
 /** Socket errors, and PostgreSQL's classes 08 (connection) and 57P (shutdown). */
 function isConnectionLoss(code: string | undefined, message: string): boolean {
   if (code !== undefined && /^(ECONN(REFUSED|RESET)|EPIPE|ETIMEDOUT|08...|57P0.)$/.test(code)) return true;
-  return /Connection terminated|Connection ended|Timeout acquiring a connection|not queryable|client has encountered a connection error/i.test(message);
+  return /Connection terminated|Connection ended|Timeout acquiring a connection|not queryable|client has encountered a connection error/i.test(
+    message,
+  );
 }
 
 export function problemHandler(log: Logger): ErrorRequestHandler {

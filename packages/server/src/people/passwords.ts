@@ -27,6 +27,10 @@ export async function passwordMatches(password: string, stored: string | null): 
   const [scheme, N, r, p, salt, hash] = (stored ?? NOBODY).split('$');
   if (scheme !== 'scrypt' || salt === undefined || hash === undefined) return false;
   const expected = Buffer.from(hash, 'base64url');
-  const key = await derive(password, Buffer.from(salt, 'base64url'), { N: Number(N), r: Number(r), p: Number(p) });
+  const key = await derive(password, Buffer.from(salt, 'base64url'), {
+    N: Number(N),
+    r: Number(r),
+    p: Number(p),
+  });
   return stored !== null && key.length === expected.length && timingSafeEqual(key, expected);
 }

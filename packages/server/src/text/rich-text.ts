@@ -3,7 +3,25 @@ import { createHash } from 'node:crypto';
 import sanitizeHtml from 'sanitize-html';
 
 const ALLOWED: sanitizeHtml.IOptions = {
-  allowedTags: ['h2', 'h3', 'h4', 'p', 'ul', 'ol', 'li', 'strong', 'em', 'u', 's', 'code', 'pre', 'blockquote', 'a', 'br', 'hr'],
+  allowedTags: [
+    'h2',
+    'h3',
+    'h4',
+    'p',
+    'ul',
+    'ol',
+    'li',
+    'strong',
+    'em',
+    'u',
+    's',
+    'code',
+    'pre',
+    'blockquote',
+    'a',
+    'br',
+    'hr',
+  ],
   allowedAttributes: { a: ['href'], ol: ['start'] },
   allowedSchemes: ['https', 'http', 'mailto', 'tel'],
   allowProtocolRelative: false,

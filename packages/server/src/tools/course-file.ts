@@ -23,7 +23,10 @@ async function exportCourse(em: EntityManager, code: string): Promise<string> {
     const codes = rows.map((course) => course.code).sort();
     throw new Sentence(`No course has the code ${code}. There are: ${codes.join(', ') || 'none'}`);
   }
-  const texts = await em.find(TextRow, { courseId: loaded.course.id, hash: { $in: [...textHashes(loaded.course)] } });
+  const texts = await em.find(TextRow, {
+    courseId: loaded.course.id,
+    hash: { $in: [...textHashes(loaded.course)] },
+  });
   const file = toCourseFile(loaded.course, Object.fromEntries(texts.map(({ hash, html }) => [hash, html])));
   return JSON.stringify(file, null, 2);
 }
@@ -31,9 +34,12 @@ async function exportCourse(em: EntityManager, code: string): Promise<string> {
 /** Texts come from outside, so they are checked against their hashes and sanitised like any other. */
 function admit(file: CourseFile): Readonly<Record<string, string>> {
   for (const [hash, html] of Object.entries(file.texts)) {
-    if (hashText(html) !== hash) throw new Sentence(`At texts.${hash} stands a text whose SHA-256 is ${hashText(html)}`);
+    if (hashText(html) !== hash)
+      throw new Sentence(`At texts.${hash} stands a text whose SHA-256 is ${hashText(html)}`);
     if (sanitiseText(html) !== html) {
-      throw new Sentence(`At texts.${hash} stands HTML that Itinerary does not keep; see docs/formats.md for what it does`);
+      throw new Sentence(
+        `At texts.${hash} stands HTML that Itinerary does not keep; see docs/formats.md for what it does`,
+      );
     }
   }
   return file.texts;
@@ -49,28 +55,41 @@ async function importCourse(em: EntityManager, path: string): Promise<string> {
   const parsed = parseCourseFile(data);
   if (!parsed.ok) {
     const sentences = parsed.mistakes.map(
-      ({ path: place, value, expected }) => `${path}: at ${place} stands ${JSON.stringify(value)?.slice(0, 60) ?? 'nothing'}; expected: ${expected}`,
+      ({ path: place, value, expected }) =>
+        `${path}: at ${place} stands ${JSON.stringify(value)?.slice(0, 60) ?? 'nothing'}; expected: ${expected}`,
     );
     throw new Sentence(sentences.join('\n'));
   }
   const texts = admit(parsed.value);
   const [institution] = await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 });
-  const staff = institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
-  if (!institution || !staff) throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
+  const staff =
+    institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
+  if (!institution || !staff)
+    throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
   const { course } = parsed.value;
   const code = await checkCode(em, institution.id, course.code);
   if (!code.free) {
-    throw new Sentence(`${path}: at course.code stands "${course.code}", which "${code.heldBy?.title ?? ''}" has; ${code.proposal} is free`);
+    throw new Sentence(
+      `${path}: at course.code stands "${course.code}", which "${code.heldBy?.title ?? ''}" has; ${code.proposal} is free`,
+    );
   }
   for (const field of ['department', 'term'] as const) {
     if (!(await isKnownChoice(em, institution.id, field, course[field]))) {
-      throw new Sentence(`${path}: at course.${field} stands "${course[field] ?? ''}", which the institution does not have`);
+      throw new Sentence(
+        `${path}: at course.${field} stands "${course[field] ?? ''}", which the institution does not have`,
+      );
     }
   }
   const idTaken = (await em.count(CourseRow, { id: course.id })) > 0;
   const stored: Course = idTaken ? { ...course, id: randomUUID() } : course;
   await em.transactional((inner) => {
-    storeCourse(inner, { institutionId: institution.id, course: stored, texts, members: [], now: systemClock.now() });
+    storeCourse(inner, {
+      institutionId: institution.id,
+      course: stored,
+      texts,
+      members: [],
+      now: systemClock.now(),
+    });
   });
   return `${stored.code} is in the database: ${stored.title}, ${stored.sections.length} sections`;
 }
@@ -92,6 +111,8 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  process.stderr.write(`${error instanceof Sentence ? error.message : `The command failed: ${(error as Error).message}`}\n`);
+  process.stderr.write(
+    `${error instanceof Sentence ? error.message : `The command failed: ${(error as Error).message}`}\n`,
+  );
   process.exitCode = 1;
 });

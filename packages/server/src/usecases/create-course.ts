@@ -22,7 +22,11 @@ export async function createCourse(
   const check = await checkCode(em, institutionId, request.code);
   if (!check.free) throw codeTaken(request.code, check.heldBy?.title ?? '', check.proposal);
   const id = randomUUID();
-  const course = newCourse({ ...request, id, sectionIds: Array.from({ length: request.weeks }, () => randomUUID()) });
+  const course = newCourse({
+    ...request,
+    id,
+    sectionIds: Array.from({ length: request.weeks }, () => randomUUID()),
+  });
   const members = [{ person: person.id, role: 'instructor' as const }];
   try {
     await em.transactional((inner) => {

@@ -54,7 +54,10 @@ function byFirstDay(a: DeskCourse, b: DeskCourse): number {
   return rank(a) < rank(b) ? -1 : 1;
 }
 
-async function learnerCounts(em: EntityManager, courses: readonly Course[]): Promise<ReadonlyMap<string, number>> {
+async function learnerCounts(
+  em: EntityManager,
+  courses: readonly Course[],
+): Promise<ReadonlyMap<string, number>> {
   const members = await em.find(
     MemberRow,
     { courseId: { $in: courses.map(({ id }) => id) }, role: 'learner', leftAt: null },

@@ -32,13 +32,18 @@ export async function candidates(
   find: string,
 ): Promise<PeopleAnswer> {
   const on = await em.find(MemberRow, { courseId, leftAt: null });
-  const people = await em.find(PersonRow, { institutionId, id: { $nin: on.map(({ personId }) => personId) } });
+  const people = await em.find(PersonRow, {
+    institutionId,
+    id: { $nin: on.map(({ personId }) => personId) },
+  });
   const wanted = find.trim().toLowerCase();
   const found = people
     .filter(({ name, address }) => `${name} ${address}`.toLowerCase().includes(wanted))
     .sort((a, b) => a.name.localeCompare(b.name));
   return {
-    people: found.slice(0, MOST_CANDIDATES).map(({ id, name, address, kind }) => ({ id, name, address, kind })),
+    people: found
+      .slice(0, MOST_CANDIDATES)
+      .map(({ id, name, address, kind }) => ({ id, name, address, kind })),
     more: found.length > MOST_CANDIDATES,
   };
 }
@@ -56,7 +61,11 @@ export async function addMembers(
     const missing = people.findIndex((id) => !known.some((person) => person.id === id));
     if (missing >= 0) {
       throw new Failure('bad_input', 'Somebody in the list is not a person of the institution', [
-        { path: `people.${missing}`, value: people[missing], expected: 'the id of a person of the institution' },
+        {
+          path: `people.${missing}`,
+          value: people[missing],
+          expected: 'the id of a person of the institution',
+        },
       ]);
     }
     const rows = await inner.find(MemberRow, { courseId, personId: { $in: [...people] } });
@@ -84,7 +93,10 @@ export async function removeMember(
     if (row === undefined) throw new Failure('not_found', 'Nobody on this course has that id');
     const instructors = rows.filter(({ role }) => role === 'instructor');
     if (row.role === 'instructor' && instructors.length === 1) {
-      throw new Failure('not_allowed', 'A course keeps at least one instructor; add another before taking this one off');
+      throw new Failure(
+        'not_allowed',
+        'A course keeps at least one instructor; add another before taking this one off',
+      );
     }
     row.leftAt = now;
   });

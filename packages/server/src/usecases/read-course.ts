@@ -68,8 +68,12 @@ function canSeeItem(item: ItemView): boolean {
   return canSee({ state: item.state, because: 'member' });
 }
 
-function neighbour(place: { readonly section: SectionView; readonly item: ItemView } | undefined): Neighbour | null {
-  return place === undefined ? null : { id: place.item.id, title: place.item.title, number: place.item.number };
+function neighbour(
+  place: { readonly section: SectionView; readonly item: ItemView } | undefined,
+): Neighbour | null {
+  return place === undefined
+    ? null
+    : { id: place.item.id, title: place.item.title, number: place.item.number };
 }
 
 function pageText(course: Course, itemId: string): string | null {

@@ -17,9 +17,14 @@ export async function signIn(em: EntityManager, address: string, password: strin
     [folded],
   );
   if ((row?.count ?? 0) >= MAX_FAILURES) {
-    throw new Failure('too_many_attempts', 'Too many wrong passwords for this address; try again in 15 minutes');
+    throw new Failure(
+      'too_many_attempts',
+      'Too many wrong passwords for this address; try again in 15 minutes',
+    );
   }
-  const [found] = await db.execute<{ id: string }[]>(`select id from person where lower(address) = ?`, [folded]);
+  const [found] = await db.execute<{ id: string }[]>(`select id from person where lower(address) = ?`, [
+    folded,
+  ]);
   const person = found === undefined ? null : await em.findOne(PersonRow, { id: found.id });
   if (await passwordMatches(password, person?.passwordHash ?? null)) {
     await db.execute(`delete from sign_in_failure where address = ?`, [folded]);

@@ -15,7 +15,10 @@ export interface StoredCourse {
 }
 
 /** Persists rows into the unit of work; the caller flushes. */
-export function storeCourse(em: EntityManager, { institutionId, course, texts, members, now }: StoredCourse): void {
+export function storeCourse(
+  em: EntityManager,
+  { institutionId, course, texts, members, now }: StoredCourse,
+): void {
   const { id, code, title, purpose, state, department, term, description, tags, dates } = course;
   const head = { code, title, purpose, state, department, term, description, tags, dates };
   const row = em.create(CourseRow, { id, institutionId, ...head, seq: 0, createdAt: now });

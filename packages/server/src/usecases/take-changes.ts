@@ -173,7 +173,12 @@ function missingText(change: Change, hash: string): ServerRefusal {
   const at = change.edits.findIndex((edit) => JSON.stringify(edit).includes(hash));
   const edit = change.edits[at];
   const target = edit === undefined ? '' : edit.kind === 'insert' ? edit.node.id : edit.target;
-  return { code: 'text_missing', edit: Math.max(at, 0), target, field: edit?.kind === 'set' ? edit.field : 'text' };
+  return {
+    code: 'text_missing',
+    edit: Math.max(at, 0),
+    target,
+    field: edit?.kind === 'set' ? edit.field : 'text',
+  };
 }
 
 /** A course goes live only without blockers. */
@@ -202,7 +207,10 @@ async function takenSince(
   const row = await em.findOne(CourseRow, { id: courseId }, { fields: ['seq'] });
   const seq = row?.seq ?? 0;
   if (since > seq) {
-    throw new Failure('out_of_step', `The course is at change ${seq}, and you have seen change ${since}; load it anew`);
+    throw new Failure(
+      'out_of_step',
+      `The course is at change ${seq}, and you have seen change ${since}; load it anew`,
+    );
   }
   // Up to `seq` and no further, so that the answer is one state of the course.
   const changes = await em.find(
@@ -210,19 +218,19 @@ async function takenSince(
     { courseId, seq: { $gt: since, $lte: seq } },
     { orderBy: { seq: 'asc' } },
   );
-  const authors = await em.find(PersonRow, { id: { $in: [...new Set(changes.map(({ authorId }) => authorId))] } });
+  const authors = await em.find(PersonRow, {
+    id: { $in: [...new Set(changes.map(({ authorId }) => authorId))] },
+  });
   const names = new Map(authors.map(({ id, name }) => [id, name]));
-  const taken = changes.map(
-    (change): TakenChange => ({
-      seq: change.seq,
-      change: {
-        id: change.id,
-        edits: change.edits,
-        ...(change.undoes === null ? {} : { undoes: change.undoes }),
-      },
-      author: names.get(change.authorId) ?? '',
-      mine: change.authorId === person.id,
-    }),
-  );
+  const taken = changes.map((change): TakenChange => ({
+    seq: change.seq,
+    change: {
+      id: change.id,
+      edits: change.edits,
+      ...(change.undoes === null ? {} : { undoes: change.undoes }),
+    },
+    author: names.get(change.authorId) ?? '',
+    mine: change.authorId === person.id,
+  }));
   return { seq, taken, learners: await countLearners(em, courseId) };
 }

@@ -19,8 +19,16 @@ export interface Ask {
   readonly signal?: AbortSignal;
 }
 
-export async function ask<T>(path: string, { method = 'GET', body, keepalive = false, signal }: Ask = {}): Promise<T> {
-  const init: RequestInit = { method, keepalive, headers: { accept: 'application/json' }, credentials: 'same-origin' };
+export async function ask<T>(
+  path: string,
+  { method = 'GET', body, keepalive = false, signal }: Ask = {},
+): Promise<T> {
+  const init: RequestInit = {
+    method,
+    keepalive,
+    headers: { accept: 'application/json' },
+    credentials: 'same-origin',
+  };
   if (signal !== undefined) init.signal = signal;
   if (body !== undefined) {
     init.headers = { ...init.headers, 'content-type': 'application/json' };
@@ -43,5 +51,9 @@ export async function ask<T>(path: string, { method = 'GET', body, keepalive = f
 
 /** A path with its parts made safe. */
 export function path(strings: TemplateStringsArray, ...parts: readonly string[]): string {
-  return strings.reduce((made, text, index) => made + text + (index < parts.length ? encodeURIComponent(parts[index] as string) : ''), '');
+  return strings.reduce(
+    (made, text, index) =>
+      made + text + (index < parts.length ? encodeURIComponent(parts[index] as string) : ''),
+    '',
+  );
 }

@@ -22,7 +22,9 @@ async function again(): Promise<void> {
   <main id="main" class="away">
     <h1>{{ t('common.away.title') }}</h1>
     <p>{{ t('common.away.text') }}</p>
-    <button class="button main" type="button" :disabled="trying" @click="again">{{ t('common.away.again') }}</button>
+    <button class="button main" type="button" :disabled="trying" @click="again">
+      {{ t('common.away.again') }}
+    </button>
   </main>
 </template>
 

@@ -18,7 +18,9 @@ function format(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateT
 const asDate = (day: string): Date => new Date(`${day}T12:00:00Z`);
 
 function part(day: string, locale: string, options: Intl.DateTimeFormatOptions): string {
-  return format(locale, { ...options, timeZone: 'UTC' }).format(asDate(day)).replace(/\.$/, '');
+  return format(locale, { ...options, timeZone: 'UTC' })
+    .format(asDate(day))
+    .replace(/\.$/, '');
 }
 
 const yearOf = (day: string): string => day.slice(0, 4);
@@ -65,14 +67,19 @@ export function weekdayName(weekday: number, locale: string): string {
 /** "10:42" in a zone, or in the reader's own when none is given. */
 export function formatTime(instant: string, locale: string, zone?: string): string {
   const options: Intl.DateTimeFormatOptions = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
-  return format(locale, zone === undefined ? options : { ...options, timeZone: zone }).format(new Date(instant));
+  return format(locale, zone === undefined ? options : { ...options, timeZone: zone }).format(
+    new Date(instant),
+  );
 }
 
 /** The day of an instant in a zone, as ISO. */
 export function dayIn(instant: string, zone: string): string {
-  const parts = format('en', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(
-    new Date(instant),
-  );
+  const parts = format('en', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(new Date(instant));
   const get = (type: string): string => parts.find((found) => found.type === type)?.value ?? '';
   return `${get('year')}-${get('month')}-${get('day')}`;
 }
@@ -81,5 +88,7 @@ export function dayIn(instant: string, zone: string): string {
 export function formatMinutes(minutes: number): string {
   if (minutes < 60) return `${minutes} min`;
   const rest = minutes % 60;
-  return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
+  return rest === 0
+    ? `${Math.floor(minutes / 60)} h`
+    : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
 }

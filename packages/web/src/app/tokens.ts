@@ -77,7 +77,17 @@ const shape = (of: ColourName, ...grounds: ColourName[]): readonly Pair[] =>
   grounds.map((on) => ({ on, of, kind: 'shape' }));
 
 export const PAIRS: readonly Pair[] = [
-  ...text('ink', 'mist', 'rail', 'card', 'bottle-pale', 'advice-pale', 'blocker-pale', 'open-pale', 'later-pale'),
+  ...text(
+    'ink',
+    'mist',
+    'rail',
+    'card',
+    'bottle-pale',
+    'advice-pale',
+    'blocker-pale',
+    'open-pale',
+    'later-pale',
+  ),
   ...text('ink-soft', 'mist', 'rail', 'card', 'bottle-pale', 'advice-pale', 'blocker-pale'),
   ...text('on-bar', 'bar'),
   ...text('bar-soft', 'bar'),

@@ -22,14 +22,17 @@ function firstDay(course: DeskCourse): string {
 }
 
 const to = (course: DeskCourse): string => `/setup/${course.id}`;
-const settle = (course: DeskCourse): number => (course.toSettle?.blockers ?? 0) + (course.toSettle?.advice ?? 0);
+const settle = (course: DeskCourse): number =>
+  (course.toSettle?.blockers ?? 0) + (course.toSettle?.advice ?? 0);
 </script>
 
 <template>
   <table class="board">
     <thead>
       <tr>
-        <th class="picture-head"><span class="visually-hidden">{{ t('desk.columns.picture') }}</span></th>
+        <th class="picture-head">
+          <span class="visually-hidden">{{ t('desk.columns.picture') }}</span>
+        </th>
         <th>{{ t('desk.columns.code') }}</th>
         <th>{{ t('desk.columns.course') }}</th>
         <th>{{ t('desk.columns.firstDay') }}</th>

@@ -12,7 +12,8 @@ const { t, locale } = useI18n();
 function when(course: DeskCourse): string {
   const { today } = props;
   if (course.firstDay === null || course.lastDay === null) return t('desk.noDay');
-  if (course.firstDay > today) return t('desk.begins', { day: formatDay(course.firstDay, locale.value, { today }) });
+  if (course.firstDay > today)
+    return t('desk.begins', { day: formatDay(course.firstDay, locale.value, { today }) });
   return formatDays(course.firstDay, course.lastDay, locale.value, today);
 }
 </script>

@@ -10,7 +10,11 @@ const filter = defineModel<DeskFilter>({ required: true });
 const { t } = useI18n();
 
 const tags = computed(() => [...new Set(props.courses.flatMap((course) => course.tags))].sort());
-const states = computed(() => (['draft', 'live', 'archived'] as const).filter((state) => props.courses.some((course) => course.state === state)));
+const states = computed(() =>
+  (['draft', 'live', 'archived'] as const).filter((state) =>
+    props.courses.some((course) => course.state === state),
+  ),
+);
 
 function set(change: Partial<DeskFilter>): void {
   filter.value = { ...filter.value, ...change };

@@ -28,13 +28,15 @@ const read = computed(() => shown.value.filter(({ mayPlan }) => !mayPlan));
 const institution = computed(() => session.me?.institution);
 const term = computed(() => {
   const { today } = session;
-  return institution.value?.terms.find(({ firstDay, lastDay }) => firstDay <= today && today <= lastDay)?.name;
+  return institution.value?.terms.find(({ firstDay, lastDay }) => firstDay <= today && today <= lastDay)
+    ?.name;
 });
 const lead = computed(() => {
   const next = nextToStart(courses.value, session.today);
   if (next === null) return null;
   const relative = new Intl.RelativeTimeFormat(locale.value, { numeric: 'auto' });
-  const when = next.days < 14 ? relative.format(next.days, 'day') : relative.format(Math.round(next.days / 7), 'week');
+  const when =
+    next.days < 14 ? relative.format(next.days, 'day') : relative.format(Math.round(next.days / 7), 'week');
   return t('desk.nextToStart', { title: next.course.title, when });
 });
 </script>
@@ -54,7 +56,12 @@ const lead = computed(() => {
         <h1>{{ t('desk.title') }}</h1>
         <p v-if="lead" class="soft">{{ lead }}</p>
       </div>
-      <DeskFilters v-if="courses.length > 0" v-model="filter" :courses="courses" :terms="institution?.terms ?? []" />
+      <DeskFilters
+        v-if="courses.length > 0"
+        v-model="filter"
+        :courses="courses"
+        :terms="institution?.terms ?? []"
+      />
     </header>
     <p class="visually-hidden" role="status">{{ t('desk.count', shown.length) }}</p>
     <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
@@ -70,7 +77,9 @@ const lead = computed(() => {
       <template v-else-if="session.me?.mayCreate">
         <h2>{{ t('desk.none') }}</h2>
         <p class="soft">{{ t('desk.noneText') }}</p>
-        <button class="button main" type="button" @click="router.push('/new-course')">{{ t('desk.new.title') }}</button>
+        <button class="button main" type="button" @click="router.push('/new-course')">
+          {{ t('desk.new.title') }}
+        </button>
       </template>
       <template v-else>
         <h2>{{ t('desk.noneOpen') }}</h2>

@@ -34,16 +34,26 @@ onMounted(() => {
 
 const term = computed(
   () =>
-    session.me?.institution.terms.find((one) => one.firstDay <= firstDay.value && firstDay.value <= one.lastDay) ?? null,
+    session.me?.institution.terms.find(
+      (one) => one.firstDay <= firstDay.value && firstDay.value <= one.lastDay,
+    ) ?? null,
 );
 const weeksAreRight = computed(() => Number.isInteger(weeks.value) && weeks.value >= 1 && weeks.value <= 104);
 const zone = computed(() => session.me?.institution.zone ?? 'UTC');
 const lastDay = computed(() => {
   if (firstDay.value === '' || !weeksAreRight.value) return null;
-  const dates = { format: 'weeks' as const, firstDay: firstDay.value, weeks: weeks.value, zone: zone.value, weekStart: 1 };
+  const dates = {
+    format: 'weeks' as const,
+    firstDay: firstDay.value,
+    weeks: weeks.value,
+    zone: zone.value,
+    weekStart: 1,
+  };
   return teachingWeeks(dates).at(-1)?.last ?? null;
 });
-const midWeek = computed(() => (firstDay.value !== '' && weekdayOf(firstDay.value) !== 1 ? weekdayOf(firstDay.value) : null));
+const midWeek = computed(() =>
+  firstDay.value !== '' && weekdayOf(firstDay.value) !== 1 ? weekdayOf(firstDay.value) : null,
+);
 const isReady = computed(() => title.value.trim() !== '' && codeIsFree.value && weeksAreRight.value);
 
 watch([title, code], () => (failure.value = null));
@@ -65,7 +75,8 @@ async function create(): Promise<void> {
     const { id } = await ask<{ id: string }>('/api/courses', { method: 'POST', body });
     await router.push(`/setup/${id}/about`);
   } catch (error) {
-    const key = error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
+    const key =
+      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
     failure.value = te(key) ? t(key) : t('common.problems.internal');
   } finally {
     isBusy.value = false;
@@ -101,7 +112,11 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
           type="date"
           name="firstDay"
           :label="t('setup.dates.firstDay')"
-          :hint="midWeek ? t('desk.new.midWeek', { weekday: weekdayName(midWeek, locale) }) : t('desk.new.firstDayHint')"
+          :hint="
+            midWeek
+              ? t('desk.new.midWeek', { weekday: weekdayName(midWeek, locale) })
+              : t('desk.new.firstDayHint')
+          "
           persistent-hint
         />
         <VTextField
@@ -122,7 +137,9 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
       </p>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <div class="acts">
-        <button class="button main" type="submit" :disabled="!isReady || isBusy">{{ t('desk.new.create') }}</button>
+        <button class="button main" type="submit" :disabled="!isReady || isBusy">
+          {{ t('desk.new.create') }}
+        </button>
         <RouterLink class="button bare" to="/desk">{{ t('common.cancel') }}</RouterLink>
       </div>
     </form>

@@ -13,7 +13,10 @@ export const NO_FILTER: DeskFilter = { text: '', term: null, state: null, tag: n
 
 /** Without accents and case: "ines" finds "Inês". */
 export function fold(text: string): string {
-  return text.normalize('NFD').replaceAll(/\p{Diacritic}/gu, '').toLowerCase();
+  return text
+    .normalize('NFD')
+    .replaceAll(/\p{Diacritic}/gu, '')
+    .toLowerCase();
 }
 
 export function filterCourses(courses: readonly DeskCourse[], filter: DeskFilter): readonly DeskCourse[] {

@@ -34,7 +34,9 @@ const status = computed(() => {
     case 'undated':
       return null;
     case 'before':
-      return t('learner.now.before', { day: formatDay(firstDay ?? '', locale.value, { today: props.today }) });
+      return t('learner.now.before', {
+        day: formatDay(firstDay ?? '', locale.value, { today: props.today }),
+      });
     case 'week':
       return t('learner.now.week', { number: now.number });
     case 'after':
@@ -103,7 +105,9 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
         >
           <IconPlayerPlay :size="22" aria-hidden="true" />
           <span>
-            <strong>{{ t(hasBegun ? 'learner.carryOn' : 'learner.startWith', { title: carryOn.title }) }}</strong>
+            <strong>{{
+              t(hasBegun ? 'learner.carryOn' : 'learner.startWith', { title: carryOn.title })
+            }}</strong>
             <span class="figures meta">
               <template v-if="carryOn.number">{{ carryOn.number }}</template>
               <template v-if="carryOn.number && carryOn.minutes"> · </template>
@@ -138,11 +142,22 @@ const state = (section: CourseView['sections'][number]): 'past' | 'current' | 'a
                 :aria-controls="`${baseId}-${section.id}`"
                 @click="toggle(section.id)"
               >
-                <component :is="isUnfolded(section.id) ? IconChevronDown : IconChevronRight" :size="16" aria-hidden="true" />
+                <component
+                  :is="isUnfolded(section.id) ? IconChevronDown : IconChevronRight"
+                  :size="16"
+                  aria-hidden="true"
+                />
                 {{ holds(section) }}
-                <span class="visually-hidden">{{ t('learner.inSection', { title: sectionTitle(section, t, locale) }) }}</span>
+                <span class="visually-hidden">{{
+                  t('learner.inSection', { title: sectionTitle(section, t, locale) })
+                }}</span>
               </button>
-              <ul v-if="section.items.length > 0" v-show="isUnfolded(section.id)" :id="`${baseId}-${section.id}`" class="items">
+              <ul
+                v-if="section.items.length > 0"
+                v-show="isUnfolded(section.id)"
+                :id="`${baseId}-${section.id}`"
+                class="items"
+              >
                 <li v-for="item in section.items" :key="item.id">
                   <component :is="isLink ? 'a' : 'button'" class="item" v-bind="attributes(item)">
                     <ItemSign :kind="item.kind" />

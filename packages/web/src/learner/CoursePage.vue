@@ -25,7 +25,9 @@ const { answer, state, reload } = useAnswer<ReadCourseAnswer>(() => path`/api/le
 
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
 const last = computed(() => lastRead(courseId.value));
-const carryOn = computed(() => (answer.value === null ? null : itemToCarryOn(answer.value.course, last.value)));
+const carryOn = computed(() =>
+  answer.value === null ? null : itemToCarryOn(answer.value.course, last.value),
+);
 const hrefFor = (item: ItemView): string => `/courses/${courseId.value}/items/${item.id}`;
 
 watch(answer, (got) => {

@@ -30,7 +30,13 @@ const { t, locale } = useI18n();
     </component>
     <p v-if="item.minutes" class="soft figures">{{ formatMinutes(item.minutes) }}</p>
     <p v-if="item.kind === 'link'" class="link">
-      <a v-if="item.address" class="button main" :href="item.address" target="_blank" rel="noopener noreferrer">
+      <a
+        v-if="item.address"
+        class="button main"
+        :href="item.address"
+        target="_blank"
+        rel="noopener noreferrer"
+      >
         <IconExternalLink :size="18" aria-hidden="true" /> {{ t('learner.followLink') }}
       </a>
       <span v-else class="soft">{{ t('learner.noAddress') }}</span>

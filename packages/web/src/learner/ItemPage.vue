@@ -32,21 +32,33 @@ watch(answer, (got) => {
 
 <template>
   <AppBar>
-    <RouterLink v-if="answer" class="course" :to="`/courses/${courseId}`">{{ answer.course.title }}</RouterLink>
+    <RouterLink v-if="answer" class="course" :to="`/courses/${courseId}`">{{
+      answer.course.title
+    }}</RouterLink>
   </AppBar>
   <main v-if="answer !== null && state === 'there'" id="main" class="page">
     <RouterLink class="back" :to="`/courses/${courseId}`">
       <IconArrowLeft :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
     </RouterLink>
-    <ItemFace :section="answer.section" :item="answer.item" :html="answer.html" :today="session.today" :level="1" />
+    <ItemFace
+      :section="answer.section"
+      :item="answer.item"
+      :html="answer.html"
+      :today="session.today"
+      :level="1"
+    />
     <nav class="ways" :aria-label="t('learner.ways')">
       <RouterLink v-if="answer.previous" class="way" :to="to(answer.previous)">
         <span class="soft"><IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.previous') }}</span>
-        <span><span class="figures">{{ answer.previous.number }}</span> {{ answer.previous.title }}</span>
+        <span
+          ><span class="figures">{{ answer.previous.number }}</span> {{ answer.previous.title }}</span
+        >
       </RouterLink>
       <RouterLink v-if="answer.next" class="way on" :to="to(answer.next)">
         <span class="soft">{{ t('learner.next') }} <IconArrowRight :size="16" aria-hidden="true" /></span>
-        <span><span class="figures">{{ answer.next.number }}</span> {{ answer.next.title }}</span>
+        <span
+          ><span class="figures">{{ answer.next.number }}</span> {{ answer.next.title }}</span
+        >
       </RouterLink>
     </nav>
   </main>

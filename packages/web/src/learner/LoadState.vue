@@ -9,7 +9,11 @@ const { t } = useI18n();
 </script>
 
 <template>
-  <NothingHere v-if="state === 'nothing'" :title="t('common.nowhere.title')" :text="t('common.nowhere.text')" />
+  <NothingHere
+    v-if="state === 'nothing'"
+    :title="t('common.nowhere.title')"
+    :text="t('common.nowhere.text')"
+  />
   <main v-else id="main" class="wait">
     <p v-if="state === 'loading'" role="status">{{ t('learner.loading') }}</p>
     <template v-else>

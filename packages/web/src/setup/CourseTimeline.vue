@@ -22,18 +22,26 @@ const planned = computed(() => (plan.course === null ? null : planSections(plan.
 const spare = computed(() => new Set(planned.value?.spare.map(({ number }) => number)));
 const days = computed(() => {
   const { firstDay, lastDay } = planned.value ?? {};
-  return firstDay && lastDay ? { first: firstDay, last: lastDay, count: daysBetween(firstDay, lastDay) + 1 } : null;
+  return firstDay && lastDay
+    ? { first: firstDay, last: lastDay, count: daysBetween(firstDay, lastDay) + 1 }
+    : null;
 });
 const at = computed(() => (days.value === null ? 0 : daysBetween(days.value.first, marker.day.value)));
 const share = computed(() => (days.value === null ? 0 : (at.value + 0.5) / days.value.count));
 const today = computed(() => session.today);
 
 const titleOf = (week: number): string => {
-  const id = planned.value?.sections.find(({ span }) => span.kind === 'week' && span.week.number === week)?.id;
+  const id = planned.value?.sections.find(
+    ({ span }) => span.kind === 'week' && span.week.number === week,
+  )?.id;
   const section = plan.course?.sections.find((one) => one.id === id);
   if (section === undefined) return t('setup.timeline.spare');
   const first = planned.value?.weeks[week - 1]?.first;
-  return sectionTitle({ title: section.title, days: first === undefined ? null : { first } }, t, locale.value);
+  return sectionTitle(
+    { title: section.title, days: first === undefined ? null : { first } },
+    t,
+    locale.value,
+  );
 };
 
 const short = (day: string): string => formatDay(day, locale.value, { today: day, weekday: false });

@@ -22,7 +22,9 @@ async function become(state: CourseState): Promise<void> {
   const { course } = plan;
   if (course === null) return;
   isBusy.value = true;
-  plan.change([{ kind: 'set', target: course.id, field: 'state', value: state, was: course.state }], { undoable: false });
+  plan.change([{ kind: 'set', target: course.id, field: 'state', value: state, was: course.state }], {
+    undoable: false,
+  });
   await plan.flush();
   isBusy.value = false;
   if (plan.course?.state === state) open.value = false;

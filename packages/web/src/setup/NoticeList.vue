@@ -62,7 +62,9 @@ function sentence(one: Told): string {
 /** Words that were not taken are given back to whoever wrote them. */
 function lostWords(one: Told): string | null {
   if (one.kind !== 'refused') return null;
-  const words = one.change.edits.flatMap((edit) => (edit.kind === 'set' && typeof edit.value === 'string' && edit.field === 'title' ? [edit.value] : []));
+  const words = one.change.edits.flatMap((edit) =>
+    edit.kind === 'set' && typeof edit.value === 'string' && edit.field === 'title' ? [edit.value] : [],
+  );
   return words.length > 0 ? words.join(', ') : null;
 }
 
@@ -91,7 +93,12 @@ function undo(one: Told): void {
       <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
         {{ t('setup.bar.undo') }}
       </button>
-      <button class="button bare square" type="button" :aria-label="t('common.close')" @click="plan.dismiss(one.id)">
+      <button
+        class="button bare square"
+        type="button"
+        :aria-label="t('common.close')"
+        @click="plan.dismiss(one.id)"
+      >
         <IconX :size="17" aria-hidden="true" />
       </button>
     </li>

@@ -22,7 +22,10 @@ const sentence = computed(() => {
         : t('setup.saving.saved', { time: formatTime(plan.savedAt, locale.value) });
   }
 });
-const icon = computed(() => ({ saved: IconCheck, saving: IconDots, retrying: IconRefresh, stopped: IconAlertTriangle })[plan.saving]);
+const icon = computed(
+  () =>
+    ({ saved: IconCheck, saving: IconDots, retrying: IconRefresh, stopped: IconAlertTriangle })[plan.saving],
+);
 </script>
 
 <template>

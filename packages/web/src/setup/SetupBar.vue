@@ -14,7 +14,9 @@ const { t } = useI18n();
 const plan = usePlan();
 const session = useSession();
 
-const term = computed(() => session.me?.institution.terms.find(({ code }) => code === plan.course?.term)?.name);
+const term = computed(
+  () => session.me?.institution.terms.find(({ code }) => code === plan.course?.term)?.name,
+);
 const left = computed(() => plan.found.length);
 const blockers = computed(() => plan.found.filter(isBlocker).length);
 </script>
@@ -53,7 +55,12 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
         <IconArrowForwardUp :size="19" aria-hidden="true" />
       </button>
     </span>
-    <button class="button bare" type="button" :aria-label="t('setup.bar.members', plan.learners)" @click="$emit('members')">
+    <button
+      class="button bare"
+      type="button"
+      :aria-label="t('setup.bar.members', plan.learners)"
+      @click="$emit('members')"
+    >
       <IconUsers :size="18" aria-hidden="true" /> <span class="figures">{{ plan.learners }}</span>
     </button>
     <RouterLink
@@ -64,7 +71,12 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
     >
       <IconEye :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.bar.openCourse') }}</span>
     </RouterLink>
-    <button v-if="plan.rights.state && plan.course.state === 'draft'" class="button go" type="button" @click="$emit('goLive')">
+    <button
+      v-if="plan.rights.state && plan.course.state === 'draft'"
+      class="button go"
+      type="button"
+      @click="$emit('goLive')"
+    >
       <span>
         {{ t('setup.bar.goLive') }}
         <template v-if="left > 0">

@@ -11,13 +11,15 @@ defineProps<{ courseId: string; stop: Stop }>();
 const { t } = useI18n();
 const plan = usePlan();
 
-const counts = computed(() =>
-  Object.fromEntries(
-    STOPS.map((stop) => {
-      const here = stop === 'readiness' ? plan.found : plan.found.filter((finding) => stopOf(finding.stop) === stop);
-      return [stop, { all: here.length, blockers: here.filter(isBlocker).length }];
-    }),
-  ) as Record<Stop, { all: number; blockers: number }>,
+const counts = computed(
+  () =>
+    Object.fromEntries(
+      STOPS.map((stop) => {
+        const here =
+          stop === 'readiness' ? plan.found : plan.found.filter((finding) => stopOf(finding.stop) === stop);
+        return [stop, { all: here.length, blockers: here.filter(isBlocker).length }];
+      }),
+    ) as Record<Stop, { all: number; blockers: number }>,
 );
 
 const mark = (stop: Stop): 'blocked' | 'left' | 'settled' => {
@@ -35,7 +37,11 @@ const mark = (stop: Stop): 'blocked' | 'left' | 'settled' => {
             <path v-if="mark(name) === 'blocked'" d="M11 2.5L19.5 11L11 19.5L2.5 11Z" class="diamond" />
             <template v-else>
               <circle cx="11" cy="11" r="7.5" class="ring" />
-              <path v-if="mark(name) === 'left' && name !== stop" d="M11 3.5A7.5 7.5 0 0 0 11 18.5Z" class="half" />
+              <path
+                v-if="mark(name) === 'left' && name !== stop"
+                d="M11 3.5A7.5 7.5 0 0 0 11 18.5Z"
+                class="half"
+              />
             </template>
           </svg>
           <span class="name">{{ t(`setup.stops.${name}`) }}</span>

@@ -5,7 +5,10 @@
 import { ref, watch } from 'vue';
 import type { Ref } from 'vue';
 
-export function useDraft(stored: () => string, commit: (text: string) => void): {
+export function useDraft(
+  stored: () => string,
+  commit: (text: string) => void,
+): {
   readonly draft: Ref<string>;
   readonly typed: (text: string) => void;
   readonly left: () => void;

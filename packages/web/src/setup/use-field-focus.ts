@@ -8,7 +8,9 @@ export function useFieldFocus(): void {
     if (!route.hash.startsWith('#field-')) return;
     await nextTick();
     const place = document.getElementById(route.hash.slice(1));
-    const field = place?.matches('input') ? place : (place?.querySelector<HTMLElement>('input, [contenteditable="true"]') ?? place);
+    const field = place?.matches('input')
+      ? place
+      : (place?.querySelector<HTMLElement>('input, [contenteditable="true"]') ?? place);
     place?.scrollIntoView({ block: 'center' });
     field?.focus();
   };

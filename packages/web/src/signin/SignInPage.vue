@@ -36,7 +36,8 @@ async function enter(work: () => Promise<void>): Promise<void> {
     // Only addresses of our own: "//elsewhere" would leave the site.
     await router.push(typeof then === 'string' && /^\/(?!\/)/.test(then) ? then : '/desk');
   } catch (error) {
-    const key = error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
+    const key =
+      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
     failure.value = te(key) ? t(key) : t('common.problems.internal');
   } finally {
     isBusy.value = false;

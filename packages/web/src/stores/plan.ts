@@ -3,8 +3,27 @@
  * and what is still under way is applied on top of it again (core, working-copy).
  */
 import type { ChangesAnswer, PlanAnswer } from '@itinerary/contract';
-import { findings, forgetUndo, joinChange, makeChange, openCopy, redoLast, sameValue, takeAnswer, undoLast } from '@itinerary/core';
-import type { Change, Course, Edit, FieldValue, Notice, Refusal, ServerAnswer, WorkingCopy } from '@itinerary/core';
+import {
+  findings,
+  forgetUndo,
+  joinChange,
+  makeChange,
+  openCopy,
+  redoLast,
+  sameValue,
+  takeAnswer,
+  undoLast,
+} from '@itinerary/core';
+import type {
+  Change,
+  Course,
+  Edit,
+  FieldValue,
+  Notice,
+  Refusal,
+  ServerAnswer,
+  WorkingCopy,
+} from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, path, ProblemError } from '../api/client.ts';
@@ -99,7 +118,12 @@ export const usePlan = defineStore('plan', () => {
   }
 
   /** Sets a long text: kept here under its hash, and sent along with the change that names it. */
-  async function setText(target: string, field: string, html: string | null, was: string | null): Promise<void> {
+  async function setText(
+    target: string,
+    field: string,
+    html: string | null,
+    was: string | null,
+  ): Promise<void> {
     const hash = html === null ? null : await texts.keep(html);
     set(target, field, hash, was, { typing: true });
   }
@@ -132,7 +156,11 @@ export const usePlan = defineStore('plan', () => {
     await underWay;
   }
 
-  function body(working: WorkingCopy): { since: number; changes: readonly Change[]; texts: Record<string, string> } {
+  function body(working: WorkingCopy): {
+    since: number;
+    changes: readonly Change[];
+    texts: Record<string, string>;
+  } {
     const named = JSON.stringify(working.pending);
     const own = [...texts.known].filter(([hash]) => named.includes(hash));
     return { since: working.seq, changes: working.pending.slice(0, 100), texts: Object.fromEntries(own) };
@@ -144,7 +172,10 @@ export const usePlan = defineStore('plan', () => {
     const request = body(working);
     request.changes.forEach(({ id }) => sent.add(id));
     try {
-      const answer = await ask<ChangesAnswer>(path`/api/courses/${working.base.id}/changes`, { method: 'POST', body: request });
+      const answer = await ask<ChangesAnswer>(path`/api/courses/${working.base.id}/changes`, {
+        method: 'POST',
+        body: request,
+      });
       if (copy.value?.base.id === working.base.id) took(answer);
     } catch (error) {
       failed(error);
@@ -186,7 +217,11 @@ export const usePlan = defineStore('plan', () => {
     if (working === null || working.pending.length === 0) return;
     const request = body(working);
     if (JSON.stringify(request).length > KEEPALIVE_BYTES) return;
-    void ask(path`/api/courses/${working.base.id}/changes`, { method: 'POST', body: request, keepalive: true }).catch(() => undefined);
+    void ask(path`/api/courses/${working.base.id}/changes`, {
+      method: 'POST',
+      body: request,
+      keepalive: true,
+    }).catch(() => undefined);
   }
 
   const isUnsaved = computed(() => (copy.value?.pending.length ?? 0) > 0);

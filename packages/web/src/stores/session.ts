@@ -40,7 +40,9 @@ export const useSession = defineStore('session', () => {
   }
 
   /** Today in the institution's zone. */
-  const today = computed(() => (me.value === null ? '1970-01-01' : dayIn(me.value.now, me.value.institution.zone)));
+  const today = computed(() =>
+    me.value === null ? '1970-01-01' : dayIn(me.value.now, me.value.institution.zone),
+  );
   const person = computed(() => me.value?.person ?? null);
 
   return { me, person, today, load, signIn, signInAs, signOut, now };

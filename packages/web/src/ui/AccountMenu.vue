@@ -75,7 +75,8 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', closeFrom));
           :aria-pressed="locale === code"
           @click="changeLocale(code)"
         >
-          <IconCheck v-if="locale === code" :size="15" aria-hidden="true" /> {{ t(`common.languages.${code}`) }}
+          <IconCheck v-if="locale === code" :size="15" aria-hidden="true" />
+          {{ t(`common.languages.${code}`) }}
         </button>
       </fieldset>
       <fieldset>

@@ -82,7 +82,12 @@ onBeforeUnmount(() => {
       persistent-hint
       :error-messages="problem === null ? [] : [problem]"
     />
-    <button v-if="answer && !answer.free" type="button" class="button small proposal" @click="code = answer.proposal">
+    <button
+      v-if="answer && !answer.free"
+      type="button"
+      class="button small proposal"
+      @click="code = answer.proposal"
+    >
       {{ t('setup.about.codeTake') }} <span class="figures">{{ answer.proposal }}</span>
     </button>
   </div>

@@ -34,7 +34,8 @@ function hash(text: string): number {
 export function pictureFor(code: string): Picture {
   const seed = hash(code);
   const scene = SCENES[seed % SCENES.length] as (typeof SCENES)[number];
-  const pick = (shift: number, low: number, high: number): number => low + ((seed >>> shift) & 7) * ((high - low) / 7);
+  const pick = (shift: number, low: number, high: number): number =>
+    low + ((seed >>> shift) & 7) * ((high - low) / 7);
   return {
     ...scene,
     farLine: [pick(3, 0.42, 0.6), pick(6, 0.5, 0.72), pick(9, 0.4, 0.58), pick(12, 0.48, 0.66)],

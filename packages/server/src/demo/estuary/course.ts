@@ -40,7 +40,13 @@ export function estuaryFieldMethods(run: Run): BuiltCourse {
     return hash;
   };
   const toItem = (piece: Piece, unit: number, at: number): Item => {
-    const common = { id: idFor(run.code, unit, at), shown: true, removed: false, title: piece.title, minutes: piece.minutes };
+    const common = {
+      id: idFor(run.code, unit, at),
+      shown: true,
+      removed: false,
+      title: piece.title,
+      minutes: piece.minutes,
+    };
     return piece.kind === 'page'
       ? { ...common, kind: 'page', text: keep(piece.html) }
       : { ...common, kind: 'link', address: piece.address };
@@ -64,7 +70,13 @@ export function estuaryFieldMethods(run: Run): BuiltCourse {
     term: run.term,
     description: keep(DESCRIPTION),
     tags: ['fieldwork', 'first year'],
-    dates: { format: 'weeks', firstDay: run.firstDay, weeks: UNITS.length, zone: 'Europe/Lisbon', weekStart: 1 },
+    dates: {
+      format: 'weeks',
+      firstDay: run.firstDay,
+      weeks: UNITS.length,
+      zone: 'Europe/Lisbon',
+      weekStart: 1,
+    },
     sections,
   };
   return { course, texts };

@@ -19,7 +19,13 @@ export default {
   signIn: {
     title: 'Sign in',
     promise: 'Set up a course, see it as a learner will, and open it when it is ready.',
-    line: { about: 'About', dates: 'Dates & format', outline: 'Outline', readiness: 'Readiness', live: 'Live' },
+    line: {
+      about: 'About',
+      dates: 'Dates & format',
+      outline: 'Outline',
+      readiness: 'Readiness',
+      live: 'Live',
+    },
     address: 'Mail address',
     password: 'Password',
     enter: 'Sign in',

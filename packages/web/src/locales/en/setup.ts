@@ -4,7 +4,8 @@ export default {
   stops: { about: 'About', dates: 'Dates & format', outline: 'Outline', readiness: 'Readiness' },
   leads: {
     about: 'What the course is called, what it is about, and how people find it.',
-    dates: 'How the course is paced decides what a section is. Change it whenever you like; nothing you have written is lost.',
+    dates:
+      'How the course is paced decides what a section is. Change it whenever you like; nothing you have written is lost.',
     outline: 'The sections and what is in them, in the order in which learners meet them.',
     readiness: 'What still stands in the way of opening, and what you may want to settle first.',
   },
@@ -48,7 +49,8 @@ export default {
     aText: 'a text',
     nothing: 'nothing',
     replaced: '{who} replaced your {field} of {place}: yours was “{yours}”, theirs is “{theirs}”.',
-    changedSince: 'Somebody has changed the {field} since. It is “{now}” now; before your change it was “{wanted}”. Nothing was taken back.',
+    changedSince:
+      'Somebody has changed the {field} since. It is “{now}” now; before your change it was “{wanted}”. Nothing was taken back.',
     cannotUndo: 'That can no longer be taken back: what it was about has changed since.',
     removed: 'Removed: {title}',
     yourWords: 'Your words:',
@@ -94,8 +96,10 @@ export default {
     stateTitle: 'State of the course',
     blocked: 'One thing stands in the way: | {count} things stand in the way:',
     will: 'The course opens at once. Nobody is on it as a learner yet. | The course opens at once: one learner will find it on their desk. | The course opens at once: {count} learners will find it on their desks.',
-    advice: 'One piece of advice is left; it does not stop you. | {count} pieces of advice are left; they do not stop you.',
-    isLive: 'The course is live; nobody is on it as a learner. | The course is live for one learner. | The course is live for {count} learners.',
+    advice:
+      'One piece of advice is left; it does not stop you. | {count} pieces of advice are left; they do not stop you.',
+    isLive:
+      'The course is live; nobody is on it as a learner. | The course is live for one learner. | The course is live for {count} learners.',
     isArchived: 'The course is archived: everybody on it can read it, and nothing in it changes.',
     toReadiness: 'Look at what is left',
     backToDraft: 'Back to draft',
@@ -113,7 +117,12 @@ export default {
     added: 'Nobody added | One person added | {count} people added',
     takeOff: 'Take {name} off the course',
     roles: { instructor: 'Instructor', assistant: 'Assistant', learner: 'Learner', visitor: 'Visitor' },
-    as: { instructor: 'as instructors', assistant: 'as assistants', learner: 'as learners', visitor: 'as visitors' },
+    as: {
+      instructor: 'as instructors',
+      assistant: 'as assistants',
+      learner: 'as learners',
+      visitor: 'as visitors',
+    },
   },
   readiness: {
     blockers: 'Blockers',
@@ -123,7 +132,12 @@ export default {
     isOpen: 'Nothing stands in the way',
     settled: 'Nothing is left to settle.',
     more: 'and one more | and {count} more',
-    goTo: { about: 'Go to About', dates: 'Go to Dates & format', outline: 'Go to Outline', members: 'Add learners' },
+    goTo: {
+      about: 'Go to About',
+      dates: 'Go to Dates & format',
+      outline: 'Go to Outline',
+      members: 'Add learners',
+    },
   },
   rules: {
     no_description: {
@@ -231,7 +245,15 @@ export default {
     findLabel: 'Find in the outline',
     find: 'Find in {sections} sections, {items} items',
     caption: 'Sections and items. Arrow keys move between cells, Alt and an arrow moves a line.',
-    columns: { drag: 'Move', number: 'No.', title: 'Title', days: 'Days', minutes: 'Minutes', shown: 'Shown', acts: 'Acts' },
+    columns: {
+      drag: 'Move',
+      number: 'No.',
+      title: 'Title',
+      days: 'Days',
+      minutes: 'Minutes',
+      shown: 'Shown',
+      acts: 'Acts',
+    },
     keys: 'Arrow keys go from cell to cell. Alt with an arrow moves the line, and so does dragging it by its handle.',
     drag: 'Drag to move',
     fold: 'Items of {title}',

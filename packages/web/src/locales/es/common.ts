@@ -19,7 +19,13 @@ export default {
   signIn: {
     title: 'Entrar',
     promise: 'Prepara un curso, míralo como lo verá quien aprende y ábrelo cuando esté listo.',
-    line: { about: 'Datos', dates: 'Fechas y formato', outline: 'Índice', readiness: 'Revisión', live: 'En marcha' },
+    line: {
+      about: 'Datos',
+      dates: 'Fechas y formato',
+      outline: 'Índice',
+      readiness: 'Revisión',
+      live: 'En marcha',
+    },
     address: 'Correo electrónico',
     password: 'Contraseña',
     enter: 'Entrar',

@@ -4,7 +4,8 @@ export default {
   stops: { about: 'Datos', dates: 'Fechas y formato', outline: 'Índice', readiness: 'Revisión' },
   leads: {
     about: 'Cómo se llama el curso, de qué trata y cómo se encuentra.',
-    dates: 'El ritmo del curso decide qué es una sección. Cámbialo cuando quieras; no se pierde nada de lo escrito.',
+    dates:
+      'El ritmo del curso decide qué es una sección. Cámbialo cuando quieras; no se pierde nada de lo escrito.',
     outline: 'Las secciones y lo que contienen, en el orden en que se encuentran.',
     readiness: 'Lo que todavía impide abrir el curso, y lo que quizá quieras resolver antes.',
   },
@@ -47,8 +48,10 @@ export default {
     theCourse: 'el curso',
     aText: 'un texto',
     nothing: 'nada',
-    replaced: '{who} ha sustituido tu cambio ({field}) en {place}: lo tuyo era «{yours}», lo suyo es «{theirs}».',
-    changedSince: 'Alguien ha cambiado después este dato ({field}). Ahora es «{now}»; antes de tu cambio era «{wanted}». No se ha deshecho nada.',
+    replaced:
+      '{who} ha sustituido tu cambio ({field}) en {place}: lo tuyo era «{yours}», lo suyo es «{theirs}».',
+    changedSince:
+      'Alguien ha cambiado después este dato ({field}). Ahora es «{now}»; antes de tu cambio era «{wanted}». No se ha deshecho nada.',
     cannotUndo: 'Eso ya no se puede deshacer: aquello a lo que se refería ha cambiado.',
     removed: 'Quitado: {title}',
     yourWords: 'Tus palabras:',
@@ -95,7 +98,8 @@ export default {
     blocked: 'Una cosa lo impide: | {count} cosas lo impiden:',
     will: 'El curso se abre enseguida. Todavía no hay estudiantes en él. | El curso se abre enseguida: un estudiante lo encontrará en su mesa. | El curso se abre enseguida: {count} estudiantes lo encontrarán en su mesa.',
     advice: 'Queda un consejo; no te lo impide. | Quedan {count} consejos; no te lo impiden.',
-    isLive: 'El curso está en marcha; no hay estudiantes en él. | El curso está en marcha para un estudiante. | El curso está en marcha para {count} estudiantes.',
+    isLive:
+      'El curso está en marcha; no hay estudiantes en él. | El curso está en marcha para un estudiante. | El curso está en marcha para {count} estudiantes.',
     isArchived: 'El curso está archivado: sus miembros pueden leerlo y nada en él cambia.',
     toReadiness: 'Ver lo que queda',
     backToDraft: 'Volver a borrador',
@@ -113,17 +117,28 @@ export default {
     added: 'Nadie añadido | Una persona añadida | {count} personas añadidas',
     takeOff: 'Sacar a {name} del curso',
     roles: { instructor: 'Docente', assistant: 'Ayudante', learner: 'Estudiante', visitor: 'Visitante' },
-    as: { instructor: 'como docentes', assistant: 'como ayudantes', learner: 'como estudiantes', visitor: 'como visitantes' },
+    as: {
+      instructor: 'como docentes',
+      assistant: 'como ayudantes',
+      learner: 'como estudiantes',
+      visitor: 'como visitantes',
+    },
   },
   readiness: {
     blockers: 'Impedimentos',
     advice: 'Consejos',
-    blocked: 'Un impedimento no deja poner el curso en marcha | {count} impedimentos no dejan poner el curso en marcha',
+    blocked:
+      'Un impedimento no deja poner el curso en marcha | {count} impedimentos no dejan poner el curso en marcha',
     ready: 'Nada impide poner el curso en marcha',
     isOpen: 'Nada lo impide',
     settled: 'No queda nada por resolver.',
     more: 'y uno más | y {count} más',
-    goTo: { about: 'Ir a Datos', dates: 'Ir a Fechas y formato', outline: 'Ir al Índice', members: 'Añadir estudiantes' },
+    goTo: {
+      about: 'Ir a Datos',
+      dates: 'Ir a Fechas y formato',
+      outline: 'Ir al Índice',
+      members: 'Añadir estudiantes',
+    },
   },
   rules: {
     no_description: {
@@ -231,7 +246,15 @@ export default {
     findLabel: 'Buscar en el índice',
     find: 'Buscar en {sections} secciones, {items} elementos',
     caption: 'Secciones y elementos. Las flechas pasan de celda en celda; Alt con una flecha mueve la línea.',
-    columns: { drag: 'Mover', number: 'N.º', title: 'Título', days: 'Días', minutes: 'Minutos', shown: 'Visible', acts: 'Acciones' },
+    columns: {
+      drag: 'Mover',
+      number: 'N.º',
+      title: 'Título',
+      days: 'Días',
+      minutes: 'Minutos',
+      shown: 'Visible',
+      acts: 'Acciones',
+    },
     keys: 'Las flechas pasan de celda en celda. Alt con una flecha mueve la línea, igual que arrastrarla por su asa.',
     drag: 'Arrastrar para mover',
     fold: 'Elementos de {title}',

@@ -49,7 +49,9 @@ function setCode(free: string): void {
 
 /** Tags are words: trimmed, not empty, each once. */
 function setTags(tags: readonly unknown[]): void {
-  const words = [...new Set(tags.map((tag) => String(tag).trim().slice(0, 40)).filter((tag) => tag !== ''))].slice(0, 30);
+  const words = [
+    ...new Set(tags.map((tag) => String(tag).trim().slice(0, 40)).filter((tag) => tag !== '')),
+  ].slice(0, 30);
   plan.set(course.value.id, 'tags', words, course.value.tags);
 }
 </script>

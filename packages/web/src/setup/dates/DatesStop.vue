@@ -26,7 +26,9 @@ const dates = computed(() => course.value.dates);
 const planned = computed(() => planSections(course.value));
 const numbers = computed(() => numberNodes(course.value));
 const zones = Intl.supportedValuesOf('timeZone');
-const weekdays = computed(() => [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })));
+const weekdays = computed(() =>
+  [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })),
+);
 const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
 
 const weeksTyped = ref(String(dates.value.weeks));
@@ -36,9 +38,16 @@ watch(
     if (Number(weeksTyped.value) !== weeks) weeksTyped.value = String(weeks);
   },
 );
-const weeksAreRight = computed(() => /^\d+$/.test(weeksTyped.value) && Number(weeksTyped.value) >= 1 && Number(weeksTyped.value) <= MAX_WEEKS);
+const weeksAreRight = computed(
+  () =>
+    /^\d+$/.test(weeksTyped.value) && Number(weeksTyped.value) >= 1 && Number(weeksTyped.value) <= MAX_WEEKS,
+);
 
-function set(field: 'firstDay' | 'weeks' | 'zone' | 'weekStart', value: string | number | null, typing = false): void {
+function set(
+  field: 'firstDay' | 'weeks' | 'zone' | 'weekStart',
+  value: string | number | null,
+  typing = false,
+): void {
   plan.set(course.value.id, `dates.${field}`, value, dates.value[field], { typing });
 }
 
@@ -56,7 +65,9 @@ const clocks = computed(() => {
   const { firstDay, lastDay } = planned.value;
   return firstDay === null || lastDay === null ? [] : clockChanges(firstDay, lastDay, dates.value.zone);
 });
-const here = computed<readonly Finding[]>(() => plan.found.filter(({ stop, rule }) => stop === 'dates' || rule === 'unplaced_sections'));
+const here = computed<readonly Finding[]>(() =>
+  plan.found.filter(({ stop, rule }) => stop === 'dates' || rule === 'unplaced_sections'),
+);
 
 const rows = computed(() => {
   const spans = new Map(planned.value.sections.map(({ id, span }) => [id, span]));
@@ -72,7 +83,8 @@ const rows = computed(() => {
         title: sectionTitle({ title: section.title, days: week }, t, locale.value),
         follows: section.title === null,
         days: week === null ? null : formatDays(week.first, week.last, locale.value, session.today),
-        clock: week === null ? null : (clocks.value.find((at) => week.first <= at && at <= week.last) ?? null),
+        clock:
+          week === null ? null : (clocks.value.find((at) => week.first <= at && at <= week.last) ?? null),
         shown: section.shown,
       };
     });
@@ -87,7 +99,15 @@ function fillSpare(): void {
       kind: 'insert' as const,
       parent: course.value.id,
       after,
-      node: { id, kind: 'section' as const, title: null, shown: true, removed: false, outside: false, items: [] },
+      node: {
+        id,
+        kind: 'section' as const,
+        title: null,
+        shown: true,
+        removed: false,
+        outside: false,
+        items: [],
+      },
     };
     after = id;
     return edit;
@@ -159,14 +179,21 @@ function fillSpare(): void {
     </div>
     <div v-if="clocks[0]">
       <dt>{{ t('setup.dates.clocks') }}</dt>
-      <dd class="figures">{{ clocks.map((at) => formatDay(at, locale, { today: session.today, weekday: false })).join(', ') }}</dd>
+      <dd class="figures">
+        {{ clocks.map((at) => formatDay(at, locale, { today: session.today, weekday: false })).join(', ') }}
+      </dd>
     </div>
   </dl>
   <p v-if="planned.lastDay" class="counts soft">
     {{ t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone }) }}
   </p>
   <ul v-if="here.length > 0" class="findings">
-    <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" :here="finding.stop === 'dates'" />
+    <FindingLine
+      v-for="finding in here"
+      :key="finding.rule"
+      :finding="finding"
+      :here="finding.stop === 'dates'"
+    />
   </ul>
   <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
   <table class="plan">
@@ -183,7 +210,9 @@ function fillSpare(): void {
         <td class="figures">{{ row.week ?? '' }}</td>
         <td class="figures">
           {{ row.days ?? t('setup.dates.unplaced') }}
-          <span v-if="row.clock" class="clock">{{ t('setup.dates.clockChange', { day: day(row.clock) }) }}</span>
+          <span v-if="row.clock" class="clock">{{
+            t('setup.dates.clockChange', { day: day(row.clock) })
+          }}</span>
         </td>
         <td class="figures">{{ row.number }}</td>
         <td :class="{ follows: row.follows }">{{ row.title }}</td>

@@ -12,8 +12,23 @@ const blocks = computed(() => {
 </script>
 
 <template>
-  <svg class="diagram" :viewBox="`0 0 ${blocks.length * 11} 16`" :width="blocks.length * 11" height="16" aria-hidden="true">
-    <rect v-for="block in blocks" :key="block.x" :x="block.x + 0.75" y="2" width="8.5" height="12" rx="1.5" :class="{ hollow: block.hollow }" />
+  <svg
+    class="diagram"
+    :viewBox="`0 0 ${blocks.length * 11} 16`"
+    :width="blocks.length * 11"
+    height="16"
+    aria-hidden="true"
+  >
+    <rect
+      v-for="block in blocks"
+      :key="block.x"
+      :x="block.x + 0.75"
+      y="2"
+      width="8.5"
+      height="12"
+      rx="1.5"
+      :class="{ hollow: block.hollow }"
+    />
   </svg>
 </template>
 

@@ -30,7 +30,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   try {
     await work();
   } catch (error) {
-    const key = error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
+    const key =
+      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
     failure.value = te(key) ? t(key) : t('common.problems.internal');
   }
 }
@@ -55,7 +56,12 @@ const load = (): Promise<void> =>
 const add = (): Promise<void> =>
   attempt(async () => {
     const people = [...chosen.value];
-    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`, { method: 'POST', body: { people, role: role.value } }));
+    took(
+      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`, {
+        method: 'POST',
+        body: { people, role: role.value },
+      }),
+    );
     said.value = t('setup.members.added', people.length);
     chosen.value = new Set();
     await search();
@@ -63,7 +69,9 @@ const add = (): Promise<void> =>
 
 const takeOff = (person: string): Promise<void> =>
   attempt(async () => {
-    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${person}`, { method: 'DELETE' }));
+    took(
+      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${person}`, { method: 'DELETE' }),
+    );
     await search();
   });
 
@@ -90,7 +98,9 @@ watch(find, () => {
   <DialogBox v-model="open" :title="t('setup.members.title')" :width="720">
     <div :class="['sides', { alone: !plan.rights.members }]">
       <section aria-labelledby="members-on">
-        <h3 id="members-on">{{ t('setup.members.on') }} <span class="figures soft">{{ members.length }}</span></h3>
+        <h3 id="members-on">
+          {{ t('setup.members.on') }} <span class="figures soft">{{ members.length }}</span>
+        </h3>
         <ul class="people">
           <li v-for="member in members" :key="member.person">
             <span class="who">

@@ -32,18 +32,26 @@ const full = (typed: string): string => {
   const trimmed = typed.trim();
   return trimmed === '' || /^[a-z][a-z0-9+.-]*:/i.test(trimmed) ? trimmed : `https://${trimmed}`;
 };
-const isAddress = computed(() => address.value.trim() === '' || addressSchema.safeParse(full(address.value)).success);
+const isAddress = computed(
+  () => address.value.trim() === '' || addressSchema.safeParse(full(address.value)).success,
+);
 
 function typeAddress(typed: string): void {
   address.value = typed;
   if (!isAddress.value) return;
   const next = full(typed);
-  plan.set(props.item.id, 'address', next === '' ? null : next, stored.value === '' ? null : stored.value, { typing: true });
+  plan.set(props.item.id, 'address', next === '' ? null : next, stored.value === '' ? null : stored.value, {
+    typing: true,
+  });
 }
 </script>
 
 <template>
-  <aside class="panel" :aria-label="t('setup.outline.panel', { title: item.title })" @keydown.esc="emit('close')">
+  <aside
+    class="panel"
+    :aria-label="t('setup.outline.panel', { title: item.title })"
+    @keydown.esc="emit('close')"
+  >
     <header>
       <h2>{{ t(`learner.kinds.${item.kind}`) }}</h2>
       <button class="button bare square" type="button" :aria-label="t('common.close')" @click="emit('close')">
@@ -59,7 +67,13 @@ function typeAddress(typed: string): void {
       @update:model-value="title.typed"
       @blur="title.left"
     />
-    <TextField v-if="item.kind === 'page'" :target="item.id" field="text" :hash="item.text" :label="t('setup.outline.text')" />
+    <TextField
+      v-if="item.kind === 'page'"
+      :target="item.id"
+      field="text"
+      :hash="item.text"
+      :label="t('setup.outline.text')"
+    />
     <VTextField
       v-else
       :model-value="address"

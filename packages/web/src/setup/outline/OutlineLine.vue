@@ -1,6 +1,15 @@
 <script setup lang="ts">
 /** One line of the outline: a section or an item, every cell edited where it stands. */
-import { IconChevronDown, IconChevronRight, IconEye, IconEyeOff, IconFilePlus, IconGripVertical, IconPencil, IconTrash } from '@tabler/icons-vue';
+import {
+  IconChevronDown,
+  IconChevronRight,
+  IconEye,
+  IconEyeOff,
+  IconFilePlus,
+  IconGripVertical,
+  IconPencil,
+  IconTrash,
+} from '@tabler/icons-vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../app/dates.ts';
@@ -13,7 +22,11 @@ import { useRowDrag } from './row-drag.ts';
 import type { OutlineRow } from './rows.ts';
 import TitleCell from './TitleCell.vue';
 
-const props = defineProps<{ row: Exclude<OutlineRow, { kind: 'spare' }>; readonly: boolean; opened: boolean }>();
+const props = defineProps<{
+  row: Exclude<OutlineRow, { kind: 'spare' }>;
+  readonly: boolean;
+  opened: boolean;
+}>();
 const emit = defineEmits<{
   title: [title: string];
   minutes: [minutes: number | null];
@@ -29,7 +42,9 @@ const { t, locale } = useI18n();
 const session = useSession();
 const line = ref<HTMLElement | null>(null);
 const grip = ref<HTMLElement | null>(null);
-const { isDragging, edge } = useRowDrag(props.row.id, line, grip, (dragged, drop) => emit('drop', dragged, drop));
+const { isDragging, edge } = useRowDrag(props.row.id, line, grip, (dragged, drop) =>
+  emit('drop', dragged, drop),
+);
 
 const node = computed(() => (props.row.kind === 'section' ? props.row.section : props.row.item));
 const following = computed(() =>
@@ -38,7 +53,8 @@ const following = computed(() =>
 const name = computed(() => node.value.title ?? following.value);
 const days = computed(() => {
   if (props.row.kind !== 'section') return '';
-  if (props.row.days !== null) return formatDays(props.row.days.first, props.row.days.last, locale.value, session.today);
+  if (props.row.days !== null)
+    return formatDays(props.row.days.first, props.row.days.last, locale.value, session.today);
   return props.row.unplaced ? t('setup.dates.unplaced') : '';
 });
 </script>
@@ -71,7 +87,11 @@ const days = computed(() => {
         <TitleCell
           :title="node.title ?? ''"
           :placeholder="following"
-          :label="t(row.kind === 'section' ? 'setup.outline.sectionTitle' : 'setup.outline.itemTitle', { number: row.number ?? '' })"
+          :label="
+            t(row.kind === 'section' ? 'setup.outline.sectionTitle' : 'setup.outline.itemTitle', {
+              number: row.number ?? '',
+            })
+          "
           :strong="row.kind === 'section'"
           :readonly="readonly"
           :may-be-empty="row.kind === 'section'"
@@ -82,7 +102,9 @@ const days = computed(() => {
     </td>
     <td :class="['days figures', { unplaced: row.kind === 'section' && row.unplaced }]">{{ days }}</td>
     <td class="minutes figures">
-      <template v-if="row.kind === 'section'">{{ row.minutes > 0 ? formatMinutes(row.minutes) : '' }}</template>
+      <template v-if="row.kind === 'section'">{{
+        row.minutes > 0 ? formatMinutes(row.minutes) : ''
+      }}</template>
       <MinutesCell
         v-else
         :minutes="row.item.minutes"

@@ -33,13 +33,23 @@ const course = computed(() => plan.course!);
 const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 const isFinding = computed(() => find.value.trim() !== '');
 const rows = computed(() =>
-  outlineRows(course.value, folded.value, (title) => fold(title).includes(fold(find.value.trim())), isFinding.value),
+  outlineRows(
+    course.value,
+    folded.value,
+    (title) => fold(title).includes(fold(find.value.trim())),
+    isFinding.value,
+  ),
 );
 const sections = computed(() => livingSections(course.value));
-const itemCount = computed(() => sections.value.reduce((sum, section) => sum + livingItems(section).length, 0));
+const itemCount = computed(() =>
+  sections.value.reduce((sum, section) => sum + livingItems(section).length, 0),
+);
 const openedItem = computed(() => {
   const place = opened.value === null ? null : findNode(course.value, opened.value);
-  return place !== null && place.node.kind !== 'section' && !place.node.removed && place.section?.removed === false
+  return place !== null &&
+    place.node.kind !== 'section' &&
+    !place.node.removed &&
+    place.section?.removed === false
     ? { item: place.node, section: place.section }
     : null;
 });
@@ -66,14 +76,23 @@ async function addSection(): Promise<void> {
   const id = newId();
   const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
   const after = place === null ? (sections.value.at(-1)?.id ?? null) : (place.section?.id ?? place.node.id);
-  const node = { id, kind: 'section' as const, title: null, shown: true, removed: false, outside: false, items: [] };
+  const node = {
+    id,
+    kind: 'section' as const,
+    title: null,
+    shown: true,
+    removed: false,
+    outside: false,
+    items: [],
+  };
   if (plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) await focus(id);
 }
 
 async function addItem(kind: Item['kind'], sectionId?: string): Promise<void> {
   const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
   const section =
-    sections.value.find(({ id }) => id === (sectionId ?? place?.section?.id ?? place?.node.id)) ?? sections.value.at(-1);
+    sections.value.find(({ id }) => id === (sectionId ?? place?.section?.id ?? place?.node.id)) ??
+    sections.value.at(-1);
   if (section === undefined) {
     await addSection();
     return addItem(kind);
@@ -131,7 +150,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
 
 function down(event: KeyboardEvent): void {
   const cell = (event.target as HTMLElement).closest<HTMLElement>('[data-cell]');
-  const next = cell === null ? null : nextCell(table.value, cell, new KeyboardEvent('keydown', { key: 'ArrowDown' }));
+  const next =
+    cell === null ? null : nextCell(table.value, cell, new KeyboardEvent('keydown', { key: 'ArrowDown' }));
   next?.focus();
 }
 
@@ -172,7 +192,11 @@ watch(() => route.query['at'], showPlace);
     <label class="find">
       <IconSearch :size="17" aria-hidden="true" />
       <span class="visually-hidden">{{ t('setup.outline.findLabel') }}</span>
-      <input v-model="find" type="search" :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })" />
+      <input
+        v-model="find"
+        type="search"
+        :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
+      />
     </label>
   </div>
   <p class="visually-hidden" role="status">{{ said }}</p>
@@ -183,20 +207,29 @@ watch(() => route.query['at'], showPlace);
         ref="table"
         class="outline"
         @keydown="onKey"
-        @focusin="focusedRow = ($event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row'] ?? focusedRow"
+        @focusin="
+          focusedRow =
+            ($event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row'] ?? focusedRow
+        "
       >
         <caption class="visually-hidden">
-          {{ t('setup.outline.caption') }}
+          {{
+            t('setup.outline.caption')
+          }}
         </caption>
         <thead>
           <tr>
-            <th class="grip-head"><span class="visually-hidden">{{ t('setup.outline.columns.drag') }}</span></th>
+            <th class="grip-head">
+              <span class="visually-hidden">{{ t('setup.outline.columns.drag') }}</span>
+            </th>
             <th>{{ t('setup.outline.columns.number') }}</th>
             <th>{{ t('setup.outline.columns.title') }}</th>
             <th>{{ t('setup.outline.columns.days') }}</th>
             <th class="right">{{ t('setup.outline.columns.minutes') }}</th>
             <th>{{ t('setup.outline.columns.shown') }}</th>
-            <th><span class="visually-hidden">{{ t('setup.outline.columns.acts') }}</span></th>
+            <th>
+              <span class="visually-hidden">{{ t('setup.outline.columns.acts') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -211,10 +244,27 @@ watch(() => route.query['at'], showPlace);
               :row="row"
               :readonly="isReadonly"
               :opened="row.id === opened"
-              @title="plan.set(row.id, 'title', $event === '' ? null : $event, row.kind === 'section' ? row.section.title : row.item.title, { typing: true })"
-              @minutes="plan.set(row.id, 'minutes', $event, row.kind === 'item' ? row.item.minutes : null, { typing: true })"
+              @title="
+                plan.set(
+                  row.id,
+                  'title',
+                  $event === '' ? null : $event,
+                  row.kind === 'section' ? row.section.title : row.item.title,
+                  { typing: true },
+                )
+              "
+              @minutes="
+                plan.set(row.id, 'minutes', $event, row.kind === 'item' ? row.item.minutes : null, {
+                  typing: true,
+                })
+              "
               @shown="plan.set(row.id, 'shown', $event, !$event)"
-              @remove="remove(row.id, (row.kind === 'section' ? row.section.title : row.item.title) ?? t('learner.untitled'))"
+              @remove="
+                remove(
+                  row.id,
+                  (row.kind === 'section' ? row.section.title : row.item.title) ?? t('learner.untitled'),
+                )
+              "
               @open="opened = opened === row.id ? null : row.id"
               @add="addItem('page', row.id)"
               @fold="toggle(row.id)"
@@ -230,7 +280,13 @@ watch(() => route.query['at'], showPlace);
       </div>
       <p v-if="!isReadonly && rows.length > 0" class="keys soft">{{ t('setup.outline.keys') }}</p>
     </div>
-    <ItemPanel v-if="openedItem" :key="openedItem.item.id" :item="openedItem.item" :readonly="isReadonly" @close="opened = null" />
+    <ItemPanel
+      v-if="openedItem"
+      :key="openedItem.item.id"
+      :item="openedItem.item"
+      :readonly="isReadonly"
+      @close="opened = null"
+    />
   </div>
 </template>
 

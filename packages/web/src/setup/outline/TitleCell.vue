@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { useDraft } from '../use-draft.ts';
 
-const props = defineProps<{ /** Empty when the title follows the dates. */ title: string; placeholder: string; label: string; strong: boolean; readonly: boolean; mayBeEmpty: boolean }>();
+const props = defineProps<{
+  /** Empty when the title follows the dates. */ title: string;
+  placeholder: string;
+  label: string;
+  strong: boolean;
+  readonly: boolean;
+  mayBeEmpty: boolean;
+}>();
 const emit = defineEmits<{ typed: [title: string]; next: [event: KeyboardEvent] }>();
 const { draft, typed, left } = useDraft(
   () => props.title,

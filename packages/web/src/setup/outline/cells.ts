@@ -1,5 +1,9 @@
 /** Arrow keys between the cells of the outline: up and down in a column, left and right at a text's ends. */
-export function nextCell(table: HTMLElement | null, cell: HTMLElement, event: KeyboardEvent): HTMLElement | null {
+export function nextCell(
+  table: HTMLElement | null,
+  cell: HTMLElement,
+  event: KeyboardEvent,
+): HTMLElement | null {
   if (table === null || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return null;
   const row = cell.closest<HTMLElement>('[data-row]');
   if (row === null) return null;

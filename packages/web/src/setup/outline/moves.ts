@@ -2,7 +2,12 @@
 import { livingItems, livingSections } from '@itinerary/core';
 import type { Course, MoveEdit, Section } from '@itinerary/core';
 
-const move = (target: string, parent: string, after: string | null): MoveEdit => ({ kind: 'move', target, parent, after });
+const move = (target: string, parent: string, after: string | null): MoveEdit => ({
+  kind: 'move',
+  target,
+  parent,
+  after,
+});
 
 function sectionOf(course: Course, item: string): Section | undefined {
   return livingSections(course).find((section) => section.items.some(({ id }) => id === item));
@@ -56,7 +61,15 @@ export function moveByDrop(course: Course, id: string, { on, edge }: Drop): Move
     const section = sections[over] as Section;
     if (edge === 'bottom') return move(id, section.id, null);
     const above = sections[over - 1];
-    return above === undefined ? null : move(id, above.id, livingItems(above).filter((item) => item.id !== id).at(-1)?.id ?? null);
+    return above === undefined
+      ? null
+      : move(
+          id,
+          above.id,
+          livingItems(above)
+            .filter((item) => item.id !== id)
+            .at(-1)?.id ?? null,
+        );
   }
   if (holder === undefined) return null;
   const others = livingItems(holder).filter((item) => item.id !== id);

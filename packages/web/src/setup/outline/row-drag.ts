@@ -35,7 +35,8 @@ export function useRowDrag(
       }),
       dropTargetForElements({
         element,
-        canDrop: ({ source }) => typeof source.data['outlineRow'] === 'string' && source.data['outlineRow'] !== id,
+        canDrop: ({ source }) =>
+          typeof source.data['outlineRow'] === 'string' && source.data['outlineRow'] !== id,
         getData: ({ input }) => attachClosestEdge({}, { element, input, allowedEdges: ['top', 'bottom'] }),
         onDrag: ({ self }) => (edge.value = extractClosestEdge(self.data) as 'top' | 'bottom' | null),
         onDragLeave: () => (edge.value = null),

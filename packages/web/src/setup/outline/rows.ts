@@ -52,9 +52,17 @@ export function outlineRows(
     });
     if (isFolded) continue;
     for (const item of shown) {
-      rows.push({ kind: 'item', id: item.id, item, section, number: numbers.get(item.id) ?? null, dim: !item.shown || !section.shown });
+      rows.push({
+        kind: 'item',
+        id: item.id,
+        item,
+        section,
+        number: numbers.get(item.id) ?? null,
+        dim: !item.shown || !section.shown,
+      });
     }
   }
-  if (!isFinding) rows.push(...plan.spare.map((week): OutlineRow => ({ kind: 'spare', id: `spare-${week.number}`, week })));
+  if (!isFinding)
+    rows.push(...plan.spare.map((week): OutlineRow => ({ kind: 'spare', id: `spare-${week.number}`, week })));
   return rows;
 }

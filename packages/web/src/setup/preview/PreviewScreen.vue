@@ -36,7 +36,8 @@ const place = computed(() => {
 const html = computed(() => {
   const id = place.value?.item.id;
   for (const section of plan.course?.sections ?? []) {
-    for (const item of section.items) if (item.id === id && item.kind === 'page') return texts.read(item.text);
+    for (const item of section.items)
+      if (item.id === id && item.kind === 'page') return texts.read(item.text);
   }
   return null;
 });

@@ -12,7 +12,10 @@ import { useSession } from '../../stores/session.ts';
 import FindingSign from '../../ui/FindingSign.vue';
 import { useActs } from '../acts.ts';
 
-const props = defineProps<{ finding: Finding; /** The stop that it is shown at, when that is where it is settled. */ here?: boolean }>();
+const props = defineProps<{
+  finding: Finding;
+  /** The stop that it is shown at, when that is where it is settled. */ here?: boolean;
+}>();
 const { t, locale } = useI18n();
 const router = useRouter();
 const plan = usePlan();
@@ -48,7 +51,9 @@ const places = computed(() => {
     const span = spans.get(id);
     const days = span?.kind === 'week' ? { first: span.week.first } : null;
     const title =
-      place.node.kind === 'section' ? sectionTitle({ title: place.node.title, days }, t, locale.value) : place.node.title;
+      place.node.kind === 'section'
+        ? sectionTitle({ title: place.node.title, days }, t, locale.value)
+        : place.node.title;
     return [{ id, title }];
   });
 });

@@ -18,7 +18,11 @@ import { addressSchema } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 
-const props = defineProps<{ /** Null while it loads, or when there is none. */ html: string | null; label: string; disabled?: boolean }>();
+const props = defineProps<{
+  /** Null while it loads, or when there is none. */ html: string | null;
+  label: string;
+  disabled?: boolean;
+}>();
 const emit = defineEmits<{ write: [html: string | null] }>();
 const { t } = useI18n();
 
@@ -88,15 +92,28 @@ onBeforeUnmount(() => editor.value?.destroy());
 const tools = computed(() => {
   const now = editor.value;
   if (now === undefined) return [];
-  const tool = (name: string, icon: unknown, on: boolean, run: () => void): { name: string; icon: unknown; on: boolean; run: () => void } => ({ name, icon, on, run });
+  const tool = (
+    name: string,
+    icon: unknown,
+    on: boolean,
+    run: () => void,
+  ): { name: string; icon: unknown; on: boolean; run: () => void } => ({ name, icon, on, run });
   return [
-    tool('h2', IconH2, now.isActive('heading', { level: 2 }), () => now.chain().focus().toggleHeading({ level: 2 }).run()),
-    tool('h3', IconH3, now.isActive('heading', { level: 3 }), () => now.chain().focus().toggleHeading({ level: 3 }).run()),
+    tool('h2', IconH2, now.isActive('heading', { level: 2 }), () =>
+      now.chain().focus().toggleHeading({ level: 2 }).run(),
+    ),
+    tool('h3', IconH3, now.isActive('heading', { level: 3 }), () =>
+      now.chain().focus().toggleHeading({ level: 3 }).run(),
+    ),
     tool('bold', IconBold, now.isActive('bold'), () => now.chain().focus().toggleBold().run()),
     tool('italic', IconItalic, now.isActive('italic'), () => now.chain().focus().toggleItalic().run()),
     tool('list', IconList, now.isActive('bulletList'), () => now.chain().focus().toggleBulletList().run()),
-    tool('numbers', IconListNumbers, now.isActive('orderedList'), () => now.chain().focus().toggleOrderedList().run()),
-    tool('quote', IconBlockquote, now.isActive('blockquote'), () => now.chain().focus().toggleBlockquote().run()),
+    tool('numbers', IconListNumbers, now.isActive('orderedList'), () =>
+      now.chain().focus().toggleOrderedList().run(),
+    ),
+    tool('quote', IconBlockquote, now.isActive('blockquote'), () =>
+      now.chain().focus().toggleBlockquote().run(),
+    ),
     tool('code', IconCode, now.isActive('codeBlock'), () => now.chain().focus().toggleCodeBlock().run()),
     tool('link', IconLink, now.isActive('link'), openLink),
   ];
@@ -116,7 +133,11 @@ function closeLink(): void {
 
 function link(): void {
   const typed = address.value.trim();
-  const full = /^[a-z][a-z0-9+.-]*:/i.test(typed) ? typed : typed.includes('@') ? `mailto:${typed}` : `https://${typed}`;
+  const full = /^[a-z][a-z0-9+.-]*:/i.test(typed)
+    ? typed
+    : typed.includes('@')
+      ? `mailto:${typed}`
+      : `https://${typed}`;
   if (!addressSchema.safeParse(full).success) {
     addressWrong.value = true;
     return;
@@ -126,7 +147,9 @@ function link(): void {
   // With nothing chosen, the address itself becomes the words of the link.
   const chain = now.chain().focus();
   if (now.state.selection.empty && !now.isActive('link')) {
-    chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href: full } }] }).run();
+    chain
+      .insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href: full } }] })
+      .run();
   } else {
     chain.extendMarkRange('link').setLink({ href: full }).run();
   }

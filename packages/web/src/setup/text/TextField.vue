@@ -5,7 +5,12 @@ import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import RichTextEditor from './RichTextEditor.vue';
 
-const props = defineProps<{ target: string; field: 'description' | 'text'; hash: string | null; label: string }>();
+const props = defineProps<{
+  target: string;
+  field: 'description' | 'text';
+  hash: string | null;
+  label: string;
+}>();
 const plan = usePlan();
 const texts = useTexts();
 const html = computed(() => texts.read(props.hash));
@@ -21,5 +26,10 @@ function write(next: string | null): void {
 </script>
 
 <template>
-  <RichTextEditor :html="html" :label="label" :disabled="isLoading || plan.course?.state === 'archived'" @write="write" />
+  <RichTextEditor
+    :html="html"
+    :label="label"
+    :disabled="isLoading || plan.course?.state === 'archived'"
+    @write="write"
+  />
 </template>

@@ -1,0 +1,160 @@
+// The arrows between packages, and what core may not do, are enforced here; docs/architecture.md says why.
+import eslintPluginVue from 'eslint-plugin-vue';
+import tseslint from 'typescript-eslint';
+import vueParser from 'vue-eslint-parser';
+
+const NO_CLOCK = [
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'Time is an argument, not read.',
+  },
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'Time is an argument, not read.',
+  },
+  {
+    selector: "MemberExpression[object.name='Temporal'][property.name='Now']",
+    message: 'Time is an argument, not read.',
+  },
+  { selector: "MemberExpression[object.name='performance']", message: 'Time is an argument, not read.' },
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'Chance is an argument.',
+  },
+];
+const NO_EXPORT_ALL = { selector: 'ExportAllDeclaration', message: 'Name what you offer.' };
+
+/** Imports that core may have: its own files and the few libraries that compute. */
+const onlyFrom = (...libraries) => `^(?!\\.{1,2}/|(?:${libraries.join('|')})$)`;
+const OTHER_PACKAGES = {
+  regex: '^(\\.\\./)+(packages/)?(core|contract|server|web|cli)/',
+  message: 'Go through the package, not into it.',
+};
+const banned = (...patterns) => ['error', { patterns: [OTHER_PACKAGES, ...patterns] }];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**', 'playwright-report/**'] },
+  ...tseslint.configs.strict,
+  ...eslintPluginVue.configs['flat/essential'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, sourceType: 'module' } },
+  },
+  {
+    rules: {
+      'no-restricted-syntax': ['error', NO_EXPORT_ALL],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+      'vue/multi-word-component-names': 'off',
+      // TypeScript proves that a switch is exhaustive; this rule cannot see it.
+      'vue/return-in-computed-property': 'off',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': ['error', NO_EXPORT_ALL, ...NO_CLOCK],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'localStorage',
+        'setTimeout',
+      ],
+      'no-restricted-imports': banned({
+        regex: onlyFrom('zod', 'temporal-polyfill'),
+        message: 'Core computes with zod and temporal-polyfill alone.',
+      }),
+    },
+  },
+  {
+    // The look of a course is computed with a colour library besides.
+    files: ['packages/core/src/look/**/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: onlyFrom('zod', 'temporal-polyfill', 'culori', 'colorjs.io'),
+        message: 'Core computes with few libraries.',
+      }),
+    },
+  },
+  {
+    files: ['packages/contract/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: onlyFrom('zod', '@itinerary/core'),
+        message: 'The contract stands on core alone.',
+      }),
+    },
+  },
+  {
+    files: ['packages/cli/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: '^@itinerary/(?!core$)',
+        message: 'The command line stands on core alone.',
+      }),
+    },
+  },
+  {
+    files: ['packages/server/**/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: '^@itinerary/(web|cli)',
+        message: 'Server and web never import each other.',
+      }),
+    },
+  },
+  {
+    files: ['packages/server/src/usecases/**/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: '^express|^@itinerary/(web|cli)',
+        message: 'Use cases know nothing of HTTP.',
+      }),
+    },
+  },
+  {
+    files: ['packages/web/**/*.{ts,vue}'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: '^@itinerary/(server|cli)',
+        message: 'Server and web never import each other.',
+      }),
+    },
+  },
+  {
+    // What a learner's page loads: answers arrive resolved, so it needs the shapes and nothing else.
+    files: ['packages/web/src/{learner,app,api}/**/*.{ts,vue}'],
+    ignores: ['packages/web/src/app/zod-without-eval.ts'],
+    rules: {
+      'no-restricted-imports': 'off',
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            OTHER_PACKAGES,
+            {
+              regex: '^@itinerary/(core|contract)',
+              allowTypeImports: true,
+              message: "Learner's pages import types only.",
+            },
+            {
+              regex: '^(zod|temporal-polyfill|@tiptap/|echarts|@itinerary/(server|cli))',
+              message: "Not on a learner's page.",
+            },
+            { regex: '/setup/', message: "Not on a learner's page." },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/*.config.*'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+);
