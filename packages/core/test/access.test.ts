@@ -11,7 +11,11 @@ const as = (role: Viewer['role'], institutionStaff = false): Viewer => ({ role, 
 function situation(state: CourseState): Course {
   const base = smallCourse();
   const [a, b] = base.sections as [Course['sections'][number], Course['sections'][number]];
-  const [a1, a2, a3] = a.items as [(typeof a.items)[number], (typeof a.items)[number], (typeof a.items)[number]];
+  const [a1, a2, a3] = a.items as [
+    (typeof a.items)[number],
+    (typeof a.items)[number],
+    (typeof a.items)[number],
+  ];
   return {
     ...base,
     state,
@@ -63,7 +67,13 @@ test.each(TABLE)('%s course, %s, %s: %s because %s', (state, role, node, expecte
 
 const RANK = { absent: 0, named: 1, look: 2, open: 3 };
 const viewer = fc.record({
-  role: fc.constantFrom('instructor' as const, 'assistant' as const, 'learner' as const, 'visitor' as const, null),
+  role: fc.constantFrom(
+    'instructor' as const,
+    'assistant' as const,
+    'learner' as const,
+    'visitor' as const,
+    null,
+  ),
   institutionStaff: fc.boolean(),
 });
 
@@ -113,7 +123,10 @@ describe('what somebody gets', () => {
     const learner = courseView(situation('live'), as('learner'), NOW);
     const instructor = courseView(situation('live'), as('instructor'), NOW);
     expect(learner?.sections.map(({ id, number }) => [id, number])).toEqual([['A', '1']]);
-    expect(instructor?.sections.map(({ id, number }) => [id, number])).toEqual([['A', '1'], ['B', null]]);
+    expect(instructor?.sections.map(({ id, number }) => [id, number])).toEqual([
+      ['A', '1'],
+      ['B', null],
+    ]);
   });
 });
 

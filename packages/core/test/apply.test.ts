@@ -26,7 +26,9 @@ describe('set', () => {
     const edit: Edit = { kind: 'set', target: 'a1', field: 'title', value: ' Laying a line ', was: 'stale' };
     const { course: next, inverse } = apply(smallCourse(), edit);
     expect(next.sections[0]?.items[0]?.title).toBe('Laying a line');
-    expect(inverse).toEqual([{ kind: 'set', target: 'a1', field: 'title', value: 'a1', was: 'Laying a line' }]);
+    expect(inverse).toEqual([
+      { kind: 'set', target: 'a1', field: 'title', value: 'a1', was: 'Laying a line' },
+    ]);
   });
 
   test('reaches into the dates', () => {
@@ -49,16 +51,35 @@ describe('set', () => {
 
   test('refuses fields and targets that are not there', () => {
     const on = smallCourse();
-    expect(refusalOf(on, { kind: 'set', target: 'a1', field: 'address', value: null, was: null })).toMatchObject({ code: 'unknown_field' });
-    expect(refusalOf(on, { kind: 'set', target: 'a1', field: 'constructor', value: null, was: null })).toMatchObject({ code: 'unknown_field' });
-    expect(refusalOf(on, { kind: 'set', target: 'zz', field: 'title', value: 'x', was: null })).toMatchObject({ code: 'unknown_target' });
+    expect(
+      refusalOf(on, { kind: 'set', target: 'a1', field: 'address', value: null, was: null }),
+    ).toMatchObject({ code: 'unknown_field' });
+    expect(
+      refusalOf(on, { kind: 'set', target: 'a1', field: 'constructor', value: null, was: null }),
+    ).toMatchObject({ code: 'unknown_field' });
+    expect(refusalOf(on, { kind: 'set', target: 'zz', field: 'title', value: 'x', was: null })).toMatchObject(
+      { code: 'unknown_target' },
+    );
   });
 
   test('an undo sets only where the field still holds what it gave', () => {
-    const { course: next } = apply(smallCourse(), { kind: 'set', target: 'A', field: 'title', value: 'theirs', was: 'A' });
-    const undo: Change = { id: 'u', undoes: 'c', edits: [{ kind: 'set', target: 'A', field: 'title', value: 'A', was: 'mine' }] };
+    const { course: next } = apply(smallCourse(), {
+      kind: 'set',
+      target: 'A',
+      field: 'title',
+      value: 'theirs',
+      was: 'A',
+    });
+    const undo: Change = {
+      id: 'u',
+      undoes: 'c',
+      edits: [{ kind: 'set', target: 'A', field: 'title', value: 'A', was: 'mine' }],
+    };
     const applied = applyChange(next, undo);
-    expect(applied).toMatchObject({ ok: false, refusal: { code: 'changed_since', now: 'theirs', wanted: 'A' } });
+    expect(applied).toMatchObject({
+      ok: false,
+      refusal: { code: 'changed_since', now: 'theirs', wanted: 'A' },
+    });
   });
 });
 
@@ -75,7 +96,12 @@ describe('remove and its tombstone', () => {
     const { course: gone } = apply(smallCourse(), { kind: 'remove', target: 'a2' });
     const { course: moved } = apply(gone, { kind: 'move', target: 'b1', parent: 'A', after: 'a2' });
     expect(living(moved)).toEqual(['a1', 'b1', 'a3']);
-    const { course: back } = apply(moved, { kind: 'insert', parent: 'A', after: 'a2', node: smallCourse().sections[0]!.items[1]! });
+    const { course: back } = apply(moved, {
+      kind: 'insert',
+      parent: 'A',
+      after: 'a2',
+      node: smallCourse().sections[0]!.items[1]!,
+    });
     expect(living(back)).toEqual(['a1', 'a2', 'b1', 'a3']);
   });
 
@@ -84,12 +110,20 @@ describe('remove and its tombstone', () => {
     const again = apply(gone, { kind: 'remove', target: 'a1' }, { kind: 'remove', target: 'A' });
     expect(again.inverse).toEqual([]);
     expect(again.course).toEqual(gone);
-    expect(refusalOf(gone, { kind: 'set', target: 'a1', field: 'title', value: 'x', was: 'a1' })).toMatchObject({ code: 'removed_target' });
-    expect(refusalOf(gone, { kind: 'move', target: 'b1', parent: 'A', after: null })).toMatchObject({ code: 'removed_parent' });
+    expect(
+      refusalOf(gone, { kind: 'set', target: 'a1', field: 'title', value: 'x', was: 'a1' }),
+    ).toMatchObject({ code: 'removed_target' });
+    expect(refusalOf(gone, { kind: 'move', target: 'b1', parent: 'A', after: null })).toMatchObject({
+      code: 'removed_parent',
+    });
   });
 
   test('a section that comes back brings what others put into it, and not what was removed before', () => {
-    const first = apply(smallCourse(), { kind: 'remove', target: 'a1' }, { kind: 'set', target: 'a3', field: 'title', value: 'third', was: 'a3' });
+    const first = apply(
+      smallCourse(),
+      { kind: 'remove', target: 'a1' },
+      { kind: 'set', target: 'a3', field: 'title', value: 'third', was: 'a3' },
+    );
     const gone = apply(first.course, { kind: 'remove', target: 'A' });
     const back = apply(gone.course, ...gone.inverse);
     expect(living(back.course)).toEqual(['a2', 'a3']);
@@ -98,11 +132,23 @@ describe('remove and its tombstone', () => {
 });
 
 describe('insert and move', () => {
-  const page = { id: 'n', kind: 'page', title: 'New', text: null, minutes: null, shown: true, removed: false } as const;
+  const page = {
+    id: 'n',
+    kind: 'page',
+    title: 'New',
+    text: null,
+    minutes: null,
+    shown: true,
+    removed: false,
+  } as const;
 
   test('null is first place', () => {
-    expect(living(apply(smallCourse(), { kind: 'insert', parent: 'A', after: null, node: page }).course)).toEqual(['n', 'a1', 'a2', 'a3']);
-    expect(sections(apply(smallCourse(), { kind: 'move', target: 'B', parent: 'course', after: null }).course)).toEqual(['B', 'A']);
+    expect(
+      living(apply(smallCourse(), { kind: 'insert', parent: 'A', after: null, node: page }).course),
+    ).toEqual(['n', 'a1', 'a2', 'a3']);
+    expect(
+      sections(apply(smallCourse(), { kind: 'move', target: 'B', parent: 'course', after: null }).course),
+    ).toEqual(['B', 'A']);
   });
 
   test('a neighbour that moved to another section puts the node last', () => {
@@ -112,15 +158,27 @@ describe('insert and move', () => {
 
   test('refuses what does not belong', () => {
     const on = smallCourse();
-    expect(refusalOf(on, { kind: 'insert', parent: 'course', after: null, node: page })).toMatchObject({ code: 'wrong_parent' });
-    expect(refusalOf(on, { kind: 'move', target: 'A', parent: 'B', after: null })).toMatchObject({ code: 'wrong_parent' });
-    expect(refusalOf(on, { kind: 'insert', parent: 'A', after: null, node: { ...page, id: 'b1' } })).toMatchObject({ code: 'id_taken' });
-    expect(refusalOf(on, { kind: 'insert', parent: 'zz', after: null, node: page })).toMatchObject({ code: 'unknown_parent' });
-    expect(refusalOf(on, { kind: 'insert', parent: 'A', after: 'zz', node: page })).toMatchObject({ code: 'unknown_neighbour' });
+    expect(refusalOf(on, { kind: 'insert', parent: 'course', after: null, node: page })).toMatchObject({
+      code: 'wrong_parent',
+    });
+    expect(refusalOf(on, { kind: 'move', target: 'A', parent: 'B', after: null })).toMatchObject({
+      code: 'wrong_parent',
+    });
+    expect(
+      refusalOf(on, { kind: 'insert', parent: 'A', after: null, node: { ...page, id: 'b1' } }),
+    ).toMatchObject({ code: 'id_taken' });
+    expect(refusalOf(on, { kind: 'insert', parent: 'zz', after: null, node: page })).toMatchObject({
+      code: 'unknown_parent',
+    });
+    expect(refusalOf(on, { kind: 'insert', parent: 'A', after: 'zz', node: page })).toMatchObject({
+      code: 'unknown_neighbour',
+    });
   });
 
   test('staying where one is has no way back', () => {
-    expect(apply(smallCourse(), { kind: 'move', target: 'a2', parent: 'A', after: 'a1' }).inverse).toEqual([]);
+    expect(apply(smallCourse(), { kind: 'move', target: 'a2', parent: 'A', after: 'a1' }).inverse).toEqual(
+      [],
+    );
   });
 });
 
@@ -146,7 +204,11 @@ describe('for any course and any changes', () => {
           const result = made === null ? null : applyChange(here, made);
           if (result === null || !result.ok) return;
           applied += 1;
-          const back = applyChange(result.course, { id: 'back', edits: [...result.inverse], undoes: `c${at}` });
+          const back = applyChange(result.course, {
+            id: 'back',
+            edits: [...result.inverse],
+            undoes: `c${at}`,
+          });
           if (!back.ok) throw new Error(`the way back was refused: ${JSON.stringify(back.refusal)}`);
           expect(withoutTombstones(back.course)).toEqual(withoutTombstones(here));
           here = result.course;
@@ -169,7 +231,8 @@ describe('for any course and any changes', () => {
           here = result.course;
           inverses.push([...result.inverse]);
         });
-        for (const edits of inverses.reverse()) here = edits.length === 0 ? here : apply(here, ...edits).course;
+        for (const edits of inverses.reverse())
+          here = edits.length === 0 ? here : apply(here, ...edits).course;
         expect(withoutTombstones(here)).toEqual(withoutTombstones(start));
       }),
       { numRuns: 200, seed: 20270112 },
@@ -185,7 +248,10 @@ describe('for any course and any changes', () => {
           const made = changeFor(here, moves, `c${at}`);
           if (made === null) return;
           const before = structuredClone(here);
-          const spoiled: Change = { id: made.id, edits: [...made.edits, { kind: 'remove', target: 'nobody' }] };
+          const spoiled: Change = {
+            id: made.id,
+            edits: [...made.edits, { kind: 'remove', target: 'nobody' }],
+          };
           expect(applyChange(here, spoiled).ok).toBe(false);
           expect(here).toEqual(before);
           const result = applyChange(here, made);
@@ -203,7 +269,8 @@ describe('for any course and any changes', () => {
   });
 
   test('nothing that exists is ever lost: every id stays, in sight or as a tombstone', () => {
-    const ids = (of: Course): Set<string> => new Set(of.sections.flatMap((one) => [one.id, ...one.items.map(({ id }) => id)]));
+    const ids = (of: Course): Set<string> =>
+      new Set(of.sections.flatMap((one) => [one.id, ...one.items.map(({ id }) => id)]));
     fc.assert(
       fc.property(course, history, (start, steps) => {
         let here = start;

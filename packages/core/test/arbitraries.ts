@@ -1,6 +1,6 @@
 /** Random courses and random changes to them, for the property tests. */
 import fc from 'fast-check';
-import type { Change, Course, Edit, Item, Section } from '../src/index.ts';
+import type { Change, Course, CourseNode, Edit, Item, Section } from '../src/index.ts';
 
 const title = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 }).map((text) => text.trim() || 'x');
 const hash = fc.nat({ max: 9 }).map((digit) => String(digit).repeat(64));
@@ -43,41 +43,45 @@ export const day = fc
   .date({ min: new Date('2020-01-01T00:00:00Z'), max: new Date('2035-12-31T00:00:00Z'), noInvalidDate: true })
   .map((date) => date.toISOString().slice(0, 10));
 
-export const zone = fc.constantFrom('Europe/Lisbon', 'America/Santiago', 'Asia/Kathmandu', 'Pacific/Apia', 'UTC');
+export const zone = fc.constantFrom(
+  'Europe/Lisbon',
+  'America/Santiago',
+  'Asia/Kathmandu',
+  'Pacific/Apia',
+  'UTC',
+);
 
 /** Courses of up to six sections with up to four items each; ids s0…, s0i0…. */
-export const course: fc.Arbitrary<Course> = fc
-  .array(fc.nat({ max: 4 }), { maxLength: 6 })
-  .chain((sizes) =>
-    fc.record({
-      id: fc.constant('course'),
-      title,
-      code: fc.constantFrom('EFM-210', 'A', 'b.2'),
-      purpose: fc.constantFrom('learners' as const, 'practice' as const, 'circle' as const),
-      state: fc.constantFrom('draft' as const, 'live' as const, 'archived' as const),
-      department: fc.option(fc.constant('ECO'), { nil: null }),
-      term: fc.constant(null),
-      description: fc.option(hash, { nil: null }),
-      tags: fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 3 }),
-      dates: fc.record({
-        format: fc.constant('weeks' as const),
-        firstDay: fc.option(day, { nil: null }),
-        weeks: fc.integer({ min: 1, max: 20 }),
-        zone,
-        weekStart: fc.integer({ min: 1, max: 7 }),
-      }),
-      sections: fc
-        .tuple(
-          ...sizes.map((size, at) =>
-            section(
-              `s${at}`,
-              Array.from({ length: size }, (_, index) => `s${at}i${index}`),
-            ),
-          ),
-        )
-        .map((sections) => [...sections]),
+export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLength: 6 }).chain((sizes) =>
+  fc.record({
+    id: fc.constant('course'),
+    title,
+    code: fc.constantFrom('EFM-210', 'A', 'b.2'),
+    purpose: fc.constantFrom('learners' as const, 'practice' as const, 'circle' as const),
+    state: fc.constantFrom('draft' as const, 'live' as const, 'archived' as const),
+    department: fc.option(fc.constant('ECO'), { nil: null }),
+    term: fc.constant(null),
+    description: fc.option(hash, { nil: null }),
+    tags: fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 3 }),
+    dates: fc.record({
+      format: fc.constant('weeks' as const),
+      firstDay: fc.option(day, { nil: null }),
+      weeks: fc.integer({ min: 1, max: 20 }),
+      zone,
+      weekStart: fc.integer({ min: 1, max: 7 }),
     }),
-  );
+    sections: fc
+      .tuple(
+        ...sizes.map((size, at) =>
+          section(
+            `s${at}`,
+            Array.from({ length: size }, (_, index) => `s${at}i${index}`),
+          ),
+        ),
+      )
+      .map((sections) => [...sections]),
+  }),
+);
 
 /** What an edit is made from: numbers that are turned into ids of the course as it then stands. */
 export interface Move {
@@ -104,14 +108,22 @@ export function editFor(course: Course, step: Move, freshId: string): Edit | nul
   const node = pick(everything, step.a);
   const isItem = node !== undefined && node.kind !== 'section';
   const parent = isItem ? pick(course.sections, step.b)?.id : course.id;
-  const siblings = isItem ? (course.sections.find(({ id }) => id === parent)?.items ?? []) : course.sections;
+  const siblings: readonly CourseNode[] = isItem
+    ? (course.sections.find(({ id }) => id === parent)?.items ?? [])
+    : course.sections;
   const after = step.c % 4 === 0 ? null : (pick(siblings, step.c)?.id ?? null);
   switch (step.kind) {
     case 'set': {
       if (step.b % 5 === 0 || node === undefined) {
         return step.c % 2 === 0
           ? { kind: 'set', target: course.id, field: 'title', value: step.text, was: course.title }
-          : { kind: 'set', target: course.id, field: 'dates.weeks', value: (step.c % 20) + 1, was: course.dates.weeks };
+          : {
+              kind: 'set',
+              target: course.id,
+              field: 'dates.weeks',
+              value: (step.c % 20) + 1,
+              was: course.dates.weeks,
+            };
       }
       return step.c % 2 === 0
         ? { kind: 'set', target: node.id, field: 'title', value: step.text, was: node.title }
@@ -139,7 +151,9 @@ export function editFor(course: Course, step: Move, freshId: string): Edit | nul
       };
     }
     case 'move':
-      return node === undefined || parent === undefined ? null : { kind: 'move', target: node.id, parent, after };
+      return node === undefined || parent === undefined
+        ? null
+        : { kind: 'move', target: node.id, parent, after };
     case 'remove':
       return node === undefined ? null : { kind: 'remove', target: node.id };
     case 'revive': {
@@ -164,7 +178,15 @@ export function changeFor(course: Course, steps: readonly Move[], id: string): C
 
 /** A small course by hand: two sections, with items a1, a2, a3 and b1. */
 export function smallCourse(): Course {
-  const page = (id: string): Item => ({ id, kind: 'page', title: id, text: null, minutes: 10, shown: true, removed: false });
+  const page = (id: string): Item => ({
+    id,
+    kind: 'page',
+    title: id,
+    text: null,
+    minutes: 10,
+    shown: true,
+    removed: false,
+  });
   const part = (id: string, items: Item[]): Section => ({
     id,
     kind: 'section',

@@ -1,9 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { courseFileJsonSchema, foldCode, MAX_CODE, parseCourse, parseCourseFile, proposeCode, textHashes, toCourseFile, withoutTombstones } from '../src/index.ts';
+import {
+  courseFileJsonSchema,
+  foldCode,
+  MAX_CODE,
+  parseCourse,
+  parseCourseFile,
+  proposeCode,
+  textHashes,
+  toCourseFile,
+  withoutTombstones,
+} from '../src/index.ts';
 import { course, smallCourse } from './arbitraries.ts';
 
-const textsFor = (hashes: readonly string[]): Record<string, string> => Object.fromEntries(hashes.map((hash) => [hash, `<p>${hash[0]}</p>`]));
+const textsFor = (hashes: readonly string[]): Record<string, string> =>
+  Object.fromEntries(hashes.map((hash) => [hash, `<p>${hash[0]}</p>`]));
 
 describe('the course file', () => {
   test('reads back what it wrote, without tombstones', () => {
@@ -19,7 +30,9 @@ describe('the course file', () => {
   });
 
   test('names the place, the value and what was expected', () => {
-    const file = structuredClone(toCourseFile(smallCourse(), {})) as unknown as { course: { dates: { weeks: unknown }; sections: { id: string }[] } };
+    const file = structuredClone(toCourseFile(smallCourse(), {})) as unknown as {
+      course: { dates: { weeks: unknown }; sections: { id: string }[] };
+    };
     file.course.dates.weeks = 'many';
     const wrong = parseCourseFile(file);
     expect(wrong.ok ? [] : wrong.mistakes).toMatchObject([{ path: 'course.dates.weeks', value: 'many' }]);
@@ -38,24 +51,36 @@ describe('the course file', () => {
   });
 
   test('has a JSON Schema', () => {
-    expect(courseFileJsonSchema()).toMatchObject({ type: 'object', required: ['format', 'version', 'course', 'texts'] });
+    expect(courseFileJsonSchema()).toMatchObject({
+      type: 'object',
+      required: ['format', 'version', 'course', 'texts'],
+    });
   });
 
-  test.each(['2027-02-29', '2027-13-01', '2027-1-1', '27-01-01', 'today'])('a course does not take %s for a day', (firstDay) => {
-    const read = parseCourse({ ...smallCourse(), dates: { ...smallCourse().dates, firstDay } });
-    expect(read.ok ? [] : read.mistakes.map(({ path, value }) => [path, value])).toEqual([['dates.firstDay', firstDay]]);
-  });
+  test.each(['2027-02-29', '2027-13-01', '2027-1-1', '27-01-01', 'today'])(
+    'a course does not take %s for a day',
+    (firstDay) => {
+      const read = parseCourse({ ...smallCourse(), dates: { ...smallCourse().dates, firstDay } });
+      expect(read.ok ? [] : read.mistakes.map(({ path, value }) => [path, value])).toEqual([
+        ['dates.firstDay', firstDay],
+      ]);
+    },
+  );
 
-  test.each(['javascript:alert(1)', 'data:text/html,x', 'ftp://x', 'https://', '//x.example', 'x.example'])('a link does not take %s for an address', (address) => {
-    const link = { id: 'l', kind: 'link', title: 'L', address, minutes: null, shown: true, removed: false };
-    const base = smallCourse();
-    const read = parseCourse({ ...base, sections: [{ ...base.sections[0]!, items: [link] }] });
-    expect(read.ok).toBe(false);
-  });
+  test.each(['javascript:alert(1)', 'data:text/html,x', 'ftp://x', 'https://', '//x.example', 'x.example'])(
+    'a link does not take %s for an address',
+    (address) => {
+      const link = { id: 'l', kind: 'link', title: 'L', address, minutes: null, shown: true, removed: false };
+      const base = smallCourse();
+      const read = parseCourse({ ...base, sections: [{ ...base.sections[0]!, items: [link] }] });
+      expect(read.ok).toBe(false);
+    },
+  );
 });
 
 describe('codes', () => {
-  const propose = (wanted: string, ...taken: string[]): string => proposeCode(wanted, new Set(taken.map(foldCode)));
+  const propose = (wanted: string, ...taken: string[]): string =>
+    proposeCode(wanted, new Set(taken.map(foldCode)));
 
   test('a free one is kept; a taken one is counted on', () => {
     expect(propose('EFM-210')).toBe('EFM-210');
@@ -65,7 +90,9 @@ describe('codes', () => {
   });
 
   test('what is proposed is always free and short enough', () => {
-    const code = fc.stringMatching(/^[A-Za-z0-9]+(-[A-Za-z0-9]+)?$/).filter((text) => text.length <= MAX_CODE);
+    const code = fc
+      .stringMatching(/^[A-Za-z0-9]+(-[A-Za-z0-9]+)?$/)
+      .filter((text) => text.length <= MAX_CODE);
     fc.assert(
       fc.property(code, fc.array(code), (wanted, taken) => {
         const proposal = propose(wanted, wanted, ...taken);

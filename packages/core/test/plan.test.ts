@@ -1,6 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { clockChanges, dayOf, daysBetween, nearestWeekday, planSections, startOfDay, teachingWeeks, weekAt, weekdayOf, weekdayOnOrAfter } from '../src/index.ts';
+import {
+  clockChanges,
+  dayOf,
+  daysBetween,
+  nearestWeekday,
+  planSections,
+  startOfDay,
+  teachingWeeks,
+  weekAt,
+  weekdayOf,
+  weekdayOnOrAfter,
+} from '../src/index.ts';
 import type { Course } from '../src/index.ts';
 import { course, day, smallCourse, zone } from './arbitraries.ts';
 
@@ -83,7 +94,10 @@ describe('days and moments', () => {
     const { dates } = smallCourse();
     expect(weekAt(dates, '2027-01-10T23:59:59Z')).toEqual({ kind: 'before', days: 1 });
     expect(weekAt(dates, '2027-01-11T00:00:00Z')).toEqual({ kind: 'week', number: 1 });
-    expect(weekAt({ ...dates, zone: 'Pacific/Apia' }, '2027-01-10T12:00:00Z')).toEqual({ kind: 'week', number: 1 });
+    expect(weekAt({ ...dates, zone: 'Pacific/Apia' }, '2027-01-10T12:00:00Z')).toEqual({
+      kind: 'week',
+      number: 1,
+    });
     expect(weekAt(dates, '2027-01-24T23:59:59Z')).toEqual({ kind: 'week', number: 2 });
     expect(weekAt(dates, '2027-01-25T00:00:00Z')).toEqual({ kind: 'after' });
     expect(weekAt({ ...dates, firstDay: null }, '2027-01-25T00:00:00Z')).toEqual({ kind: 'undated' });

@@ -17,22 +17,43 @@ const ready = (): Course => {
     })),
   };
 };
-const find = (of: Course, moment = BEFORE, learners = 3): readonly Finding[] => findings(of, { moment, learners });
-const rules = (of: Course, moment = BEFORE, learners = 3): string[] => find(of, moment, learners).map(({ rule }) => rule);
-const dates = (of: Course, change: Partial<Course['dates']>): Course => ({ ...of, dates: { ...of.dates, ...change } });
+const find = (of: Course, moment = BEFORE, learners = 3): readonly Finding[] =>
+  findings(of, { moment, learners });
+const rules = (of: Course, moment = BEFORE, learners = 3): string[] =>
+  find(of, moment, learners).map(({ rule }) => rule);
+const dates = (of: Course, change: Partial<Course['dates']>): Course => ({
+  ...of,
+  dates: { ...of.dates, ...change },
+});
 
 test('a course that is ready has nothing to settle', () => expect(rules(ready())).toEqual([]));
 
 test('a new course says what is left', () => {
-  const start = { id: 'c', title: 'T', code: 'C', purpose: 'learners', department: null, term: null } as const;
+  const start = {
+    id: 'c',
+    title: 'T',
+    code: 'C',
+    purpose: 'learners',
+    department: null,
+    term: null,
+  } as const;
   const made = newCourse({ ...start, firstDay: '2027-01-11', weeks: 2, zone: 'UTC', sectionIds: ['x', 'y'] });
   expect(parseCourse(made).ok).toBe(true);
   expect(rules(made, BEFORE, 0)).toEqual(['no_item', 'no_description', 'no_learners']);
 });
 
 describe('each rule', () => {
-  const empty = (): Course => ({ ...ready(), sections: ready().sections.map((one) => (one.id === 'B' ? { ...one, items: [] } : one)) });
-  const third = (): Course => ({ ...ready(), sections: [...ready().sections, { ...ready().sections[1]!, id: 'C', items: [{ ...ready().sections[1]!.items[0]!, id: 'c1' }] }] });
+  const empty = (): Course => ({
+    ...ready(),
+    sections: ready().sections.map((one) => (one.id === 'B' ? { ...one, items: [] } : one)),
+  });
+  const third = (): Course => ({
+    ...ready(),
+    sections: [
+      ...ready().sections,
+      { ...ready().sections[1]!, id: 'C', items: [{ ...ready().sections[1]!.items[0]!, id: 'c1' }] },
+    ],
+  });
   const cases: readonly (readonly [string, Course, 'blocker' | 'advice', string?, number?])[] = [
     ['no_description', { ...ready(), description: null }, 'advice'],
     ['no_first_day', dates(ready(), { firstDay: null }), 'blocker'],
@@ -61,7 +82,8 @@ describe('each rule', () => {
 });
 
 test('the cure of a mid-week start moves it to the nearest start', () => {
-  const cure = (firstDay: string): unknown => find(dates(ready(), { firstDay })).find(({ rule }) => rule === 'mid_week')?.cure;
+  const cure = (firstDay: string): unknown =>
+    find(dates(ready(), { firstDay })).find(({ rule }) => rule === 'mid_week')?.cure;
   expect(cure('2027-01-13')).toMatchObject([{ value: '2027-01-11' }]);
   expect(cure('2027-01-15')).toMatchObject([{ value: '2027-01-18' }]);
 });
@@ -93,7 +115,9 @@ test('blockers come first', () => {
   fc.assert(
     fc.property(course, (any) => {
       const severities = find(any).map(({ severity }) => severity);
-      expect(severities.lastIndexOf('blocker')).toBeLessThan(severities.includes('advice') ? severities.indexOf('advice') : Infinity);
+      expect(severities.lastIndexOf('blocker')).toBeLessThan(
+        severities.includes('advice') ? severities.indexOf('advice') : Infinity,
+      );
     }),
     { numRuns: 100, seed: 14 },
   );

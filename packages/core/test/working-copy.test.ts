@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, joinChange, makeChange, openCopy, redoLast, takeAnswer, undoLast } from '../src/index.ts';
+import {
+  applyChange,
+  joinChange,
+  makeChange,
+  openCopy,
+  redoLast,
+  takeAnswer,
+  undoLast,
+} from '../src/index.ts';
 import type { Change, Course, ServerAnswer, TakenChange, WorkingCopy } from '../src/index.ts';
 import { changeFor, course, move, smallCourse } from './arbitraries.ts';
 
@@ -19,7 +27,9 @@ class Taker {
         this.log.push({ seq: this.log.length + 1, change, author: who, mine: false });
       } else refused.push({ id: change.id, refusal: applied.refusal });
     }
-    const taken = this.log.filter(({ seq }) => seq > since).map((one) => ({ ...one, mine: one.author === who }));
+    const taken = this.log
+      .filter(({ seq }) => seq > since)
+      .map((one) => ({ ...one, mine: one.author === who }));
     return { taken, refused };
   }
 }
@@ -81,7 +91,9 @@ describe('two instructors', () => {
     const ines = make(openCopy(smallCourse(), 0), set('i1', 'a1', 'kept words', 'a1'));
     const { copy, notices } = takeAnswer(ines, taker.take('ines', 0, ines.pending));
     expect(copy.pending).toEqual([]);
-    expect(notices).toMatchObject([{ kind: 'refused', change: { id: 'i1' }, refusal: { code: 'removed_target' } }]);
+    expect(notices).toMatchObject([
+      { kind: 'refused', change: { id: 'i1' }, refusal: { code: 'removed_target' } },
+    ]);
   });
 });
 
@@ -90,7 +102,11 @@ describe('typing', () => {
     let copy = openCopy(smallCourse(), 0);
     copy = make(copy, set('t1', 'A', 'T', 'A'));
     for (const text of ['Ti', 'Tid', 'Tides']) {
-      const joined = joinChange(copy, set(`x${text}`, 'A', text, copy.course.sections[0]?.title ?? ''), new Set());
+      const joined = joinChange(
+        copy,
+        set(`x${text}`, 'A', text, copy.course.sections[0]?.title ?? ''),
+        new Set(),
+      );
       if (!joined?.ok) throw new Error('did not join');
       copy = joined.copy;
     }
@@ -112,7 +128,10 @@ describe('undo', () => {
     let ines = sync(make(openCopy(smallCourse(), 0), set('i1', 'A', 'mine', 'A')), taker, 'ines');
     taker.take('tunde', 1, [set('t1', 'A', 'theirs', 'mine')]);
     ines = sync(ines, taker, 'ines');
-    expect(undoLast(ines, 'u1')).toMatchObject({ ok: false, refusal: { code: 'changed_since', now: 'theirs', wanted: 'A' } });
+    expect(undoLast(ines, 'u1')).toMatchObject({
+      ok: false,
+      refusal: { code: 'changed_since', now: 'theirs', wanted: 'A' },
+    });
   });
 
   test('and redo go back and forth over several steps', () => {
@@ -140,7 +159,11 @@ describe('undo', () => {
 
 test('any two people’s changes, sent in any order, end in one course for both and for the server', () => {
   let refusals = 0;
-  const act = fc.record({ who: fc.constantFrom(0, 1), send: fc.boolean(), moves: fc.array(move, { minLength: 1, maxLength: 3 }) });
+  const act = fc.record({
+    who: fc.constantFrom(0, 1),
+    send: fc.boolean(),
+    moves: fc.array(move, { minLength: 1, maxLength: 3 }),
+  });
   fc.assert(
     fc.property(course, fc.array(act, { maxLength: 25 }), (start, acts) => {
       const taker = new Taker(start);

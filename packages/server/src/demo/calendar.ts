@@ -9,14 +9,17 @@ export interface DemoTerm {
 }
 
 const TERM_WEEKS = 16;
-const WEEKS_BETWEEN = 1;
+/** Eighteen weeks from term to term: longer than any season, so that two terms never share a name. */
+const WEEKS_BETWEEN = 2;
 
 function named(firstDay: string): DemoTerm {
-  const month = Number(firstDay.slice(5, 7));
+  // A term is called by the season of its middle.
+  const middle = addDays(firstDay, (7 * TERM_WEEKS) / 2);
+  const month = Number(middle.slice(5, 7));
   const [code, name] = month <= 4 ? ['SPR', 'Spring'] : month <= 8 ? ['SUM', 'Summer'] : ['AUT', 'Autumn'];
   return {
-    code: `${code}${firstDay.slice(2, 4)}`,
-    name: `${name} ${firstDay.slice(0, 4)}`,
+    code: `${code}${middle.slice(2, 4)}`,
+    name: `${name} ${middle.slice(0, 4)}`,
     firstDay,
     lastDay: addDays(firstDay, 7 * TERM_WEEKS - 1),
   };

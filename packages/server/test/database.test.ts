@@ -1,0 +1,117 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { demoCalendar } from '../src/demo/calendar.ts';
+import { assignOrderKeys } from '../src/db/order-keys.ts';
+import { connect, migrate } from '../src/db/orm.ts';
+import type { Database } from '../src/db/orm.ts';
+import { sanitiseText } from '../src/text/rich-text.ts';
+import { admin, newDatabase, urlOf } from './support/server.ts';
+
+describe('the tables', () => {
+  let name: string;
+  let database: Database;
+  beforeAll(async () => {
+    name = await newDatabase('empty');
+    database = await connect(urlOf(name));
+    await migrate(database);
+    await sql(`insert into institution values ('i', 'I', 'UTC')`);
+    await sql(course('one', 'EFM-1'));
+    await sql(node('s', null, 'section', 'a0'));
+  });
+  afterAll(async () => {
+    await database.close(true);
+    await admin(`drop database ${name} with (force)`);
+  });
+
+  const sql = (text: string): Promise<unknown> => database.em.fork().getConnection().execute(text);
+  const course = (id: string, code: string, weeks = 2): string =>
+    `insert into course values ('${id}', 'i', '${code}', 'T', 'learners', 'draft', null, null, null, '[]', '{"weeks": ${weeks}}', 0, 'now')`;
+  const node = (id: string, parent: string | null, kind: string, key: string, title = 'T'): string =>
+    `insert into node values ('one', '${id}', ${parent === null ? 'null' : `'${parent}'`}, '${kind}', '${key}', '${title}', true, false, '{}')`;
+
+  test('migrating again changes nothing', async () => {
+    await migrate(database);
+    expect(await database.getMigrator().getPendingMigrations()).toEqual([]);
+  });
+
+  test.each([
+    ['a code twice, whatever its case', course('two', 'efm-1'), /course_code/],
+    ['a code with a space', course('two', 'EFM 2'), /check/],
+    ['a course of no weeks', course('two', 'EFM-2', 0), /check/],
+    ['an order key twice among siblings', node('t', null, 'section', 'a0'), /node_order/],
+    ['an item outside a section', node('t', null, 'page', 'a1'), /check/],
+    ['a section in a section', node('t', 's', 'section', 'a1'), /check/],
+    ['an item in a section that is not there', node('t', 'zz', 'page', 'a1'), /foreign key/],
+    ['an item without a title', node('t', 's', 'page', 'a1', ''), /check/],
+  ])('refuse %s', async (_what, statement, why) => {
+    await expect(sql(statement)).rejects.toThrow(why);
+  });
+});
+
+describe('order keys', () => {
+  test('sort as the siblings stand, are unique, and keep what can be kept', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.nat({ max: 40 }), { maxLength: 30 }),
+        fc.array(fc.boolean(), { minLength: 30, maxLength: 30 }),
+        (order, isNew) => {
+          const first = assignOrderKeys(
+            Array.from({ length: 41 }, (_, at) => ({ id: String(at), key: null })),
+          );
+          const siblings = [...new Set(order)].map((id, at) => ({
+            id: String(id),
+            key: isNew[at] ? null : (first.get(String(id)) ?? null),
+          }));
+          const keys = assignOrderKeys(siblings);
+          const inOrder = siblings.map(({ id }) => keys.get(id) as string);
+          expect(inOrder).toEqual([...new Set(inOrder)].sort());
+          const rising = siblings.every(
+            ({ key }, at) => key !== null && (at === 0 || (siblings[at - 1]?.key ?? '') < key),
+          );
+          if (rising) expect(inOrder).toEqual(siblings.map(({ key }) => key));
+        },
+      ),
+      { numRuns: 300, seed: 17 },
+    );
+  });
+});
+
+describe('rich text', () => {
+  test.each([
+    ['<p>a<br>b</p>', '<p>a<br />b</p>'],
+    ['<h1>x</h1><h2 id="y">z</h2>', 'x<h2>z</h2>'],
+    ['<a href="https://a.example" target="_blank">a</a>', '<a href="https://a.example">a</a>'],
+    ['<a href="//a.example">a</a>', '<a>a</a>'],
+    ['<a href=" java&#10;script:x">a</a>', '<a>a</a>'],
+    ['<img src=x onerror=y><svg onload=z></svg>t', 't'],
+    ['<iframe src="x">y</iframe>', 'y'],
+    ['<p style="position:fixed">p</p>', '<p>p</p>'],
+  ])('%s becomes %s', (html, clean) => expect(sanitiseText(html)).toBe(clean));
+
+  test('sanitising again changes nothing', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 200 }), (html) => {
+        const once = sanitiseText(html);
+        expect(sanitiseText(once)).toBe(once);
+      }),
+      { numRuns: 500, seed: 18 },
+    );
+  });
+});
+
+test('the demo is in its sixth week on whatever day it is loaded, with two terms that follow one another', () => {
+  fc.assert(
+    fc.property(
+      fc.date({ min: new Date('2026-01-01'), max: new Date('2036-01-01'), noInvalidDate: true }),
+      (date) => {
+        const today = date.toISOString().slice(0, 10);
+        const { current, next } = demoCalendar(today);
+        const passed = (Date.parse(today) - Date.parse(current.firstDay)) / 86_400_000;
+        expect(Math.floor(passed / 7)).toBe(5);
+        expect(current.lastDay < next.firstDay).toBe(true);
+        expect(current.code).not.toBe(next.code);
+      },
+    ),
+    { numRuns: 300, seed: 19 },
+  );
+});

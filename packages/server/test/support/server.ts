@@ -1,0 +1,108 @@
+/** A server of one's own for a test file, on a database of its own, made from a template in milliseconds. */
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import request from 'supertest';
+import type { Agent, Response } from 'supertest';
+import { standingClock, startServer } from '../../src/index.ts';
+import type { Config, RunningServer } from '../../src/index.ts';
+
+export const NOW = '2027-02-16T09:42:00.000Z';
+const TEMPLATE = 'itinerary_template';
+
+function adminUrl(): string {
+  const url = process.env['TEST_DATABASE_URL'];
+  if (url === undefined) throw new Error('TEST_DATABASE_URL is not set; server tests are run by npm test');
+  return url;
+}
+
+export function urlOf(database: string): string {
+  const url = new URL(adminUrl());
+  url.pathname = `/${database}`;
+  return url.href;
+}
+
+export async function admin(sql: string): Promise<void> {
+  const client = new pg.Client({ connectionString: adminUrl() });
+  await client.connect();
+  try {
+    await client.query(sql);
+  } finally {
+    await client.end();
+  }
+}
+
+/** An empty database, or one that holds the demo college. */
+export async function newDatabase(kind: 'empty' | 'college'): Promise<string> {
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  await admin(kind === 'empty' ? `create database ${name}` : `create database ${name} template ${TEMPLATE}`);
+  return name;
+}
+
+export interface TestServer extends RunningServer {
+  readonly name: string;
+}
+
+export async function testServer(config: Partial<Config> = {}): Promise<TestServer> {
+  const name = await newDatabase('college');
+  const running = await startServer({
+    port: 0,
+    host: '127.0.0.1',
+    databaseUrl: urlOf(name),
+    sessionSecret: 'a secret for tests',
+    demo: true,
+    clock: standingClock(NOW),
+    webFolder: null,
+    logLevel: 'silent',
+    secure: false,
+    ...config,
+  });
+  return {
+    ...running,
+    name,
+    stop: async () => {
+      await running.stop();
+      await admin(`drop database ${name} with (force)`);
+    },
+  };
+}
+
+export const PEOPLE = {
+  instructor: 'ines.carvalhal@ternpoint.example',
+  coInstructor: 'tunde.balewa.price@ternpoint.example',
+  assistant: 'adaeze.okpara@ternpoint.example',
+  learner: 'noor.rahimi@ternpoint.example',
+  outsider: 'hye.jin.baek@ternpoint.example',
+  visitor: 'kenji.morisawa@ternpoint.example',
+  staff: 'marit.solvang@ternpoint.example',
+} as const;
+export type Who = keyof typeof PEOPLE;
+
+export async function signedIn(server: RunningServer, who: Who): Promise<Agent> {
+  const agent = request.agent(server.address);
+  const answer = await agent
+    .post('/api/session')
+    .send({ address: PEOPLE[who], password: 'low-tide-at-nine' });
+  if (answer.status !== 200) throw new Error(`${who} could not sign in: ${answer.text}`);
+  return agent;
+}
+
+export interface DeskEntry {
+  readonly id: string;
+  readonly code: string;
+  readonly state: string;
+}
+
+export async function deskOf(agent: Agent): Promise<readonly DeskEntry[]> {
+  const answer: Response = await agent.get('/api/desk').expect(200);
+  return (answer.body as { courses: DeskEntry[] }).courses;
+}
+
+export const DRAFT = 'EFM-210-SUM27';
+export const LIVE = 'EFM-210-SPR27';
+export const ARCHIVED = 'EFM-210-SPR26';
+
+/** Ids of the demo's courses, by code. */
+export async function courseIds(server: RunningServer): Promise<Readonly<Record<string, string>>> {
+  const courses = await deskOf(await signedIn(server, 'staff'));
+  return Object.fromEntries(courses.map(({ code, id }) => [code, id]));
+}
