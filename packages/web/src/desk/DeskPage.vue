@@ -46,7 +46,7 @@ const lead = computed(() => {
     <template #end>
       <span v-if="term" class="term">{{ term }}</span>
       <RouterLink v-if="session.me?.mayCreate" class="button" to="/new-course">
-        <IconPlus :size="18" aria-hidden="true" /> {{ t('desk.new.title') }}
+        <IconPlus :size="18" aria-hidden="true" /> <span class="words">{{ t('desk.new.title') }}</span>
       </RouterLink>
     </template>
   </AppBar>
@@ -133,6 +133,14 @@ const lead = computed(() => {
 
   .term {
     display: none;
+  }
+
+  /* The sign stays; its words are still read out. */
+  .words {
+    position: absolute;
+    width: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
 }
 </style>

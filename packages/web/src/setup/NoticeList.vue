@@ -81,28 +81,30 @@ function undo(one: Told): void {
 </script>
 
 <template>
-  <ul class="notices" role="status" aria-live="polite">
-    <li v-for="one in plan.told" :key="one.id" :class="one.kind">
-      <div class="words">
-        <p>{{ sentence(one) }}</p>
-        <p v-if="lostWords(one)" class="soft">{{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”</p>
-      </div>
-      <button v-if="one.kind === 'replaced'" class="button small" type="button" @click="putBack(one)">
-        {{ t('setup.notices.putBack') }}
-      </button>
-      <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
-        {{ t('setup.bar.undo') }}
-      </button>
-      <button
-        class="button bare square"
-        type="button"
-        :aria-label="t('common.close')"
-        @click="plan.dismiss(one.id)"
-      >
-        <IconX :size="17" aria-hidden="true" />
-      </button>
-    </li>
-  </ul>
+  <div role="status" aria-live="polite">
+    <ul class="notices">
+      <li v-for="one in plan.told" :key="one.id" :class="one.kind">
+        <div class="words">
+          <p>{{ sentence(one) }}</p>
+          <p v-if="lostWords(one)" class="soft">{{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”</p>
+        </div>
+        <button v-if="one.kind === 'replaced'" class="button small" type="button" @click="putBack(one)">
+          {{ t('setup.notices.putBack') }}
+        </button>
+        <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
+          {{ t('setup.bar.undo') }}
+        </button>
+        <button
+          class="button bare square"
+          type="button"
+          :aria-label="t('common.close')"
+          @click="plan.dismiss(one.id)"
+        >
+          <IconX :size="17" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>

@@ -1,0 +1,62 @@
+/** axe-core finds nothing, in light and in dark. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { comeInAs, INES, NOOR } from './support/people.ts';
+
+async function clean(page: Page, what: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  const found = violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} (${failureSummary ?? ''})`).join('\n  ')}`,
+  );
+  expect(found, what).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+
+    test('sign-in, desk, new course and setup', async ({ page }) => {
+      await page.goto('/sign-in');
+      await expect(page.getByRole('button', { name: INES })).toBeVisible();
+      await clean(page, 'sign-in');
+      await comeInAs(page, INES);
+      await clean(page, 'desk');
+      await page.goto('/new-course');
+      await page.getByLabel('Code').fill('EFM-210-SPR27');
+      await expect(page.getByRole('button', { name: /Take/ })).toBeVisible();
+      await clean(page, 'new course');
+      await page.goto('/desk');
+      await page.getByRole('row', { name: /Draft/ }).getByRole('link').first().click();
+      for (const stop of ['About', 'Dates & format', 'Outline', 'Readiness']) {
+        await page
+          .getByRole('navigation', { name: 'The route through setup' })
+          .getByRole('link', { name: stop })
+          .click();
+        await expect(page.getByRole('heading', { name: stop, level: 1 })).toBeVisible();
+        await clean(page, stop);
+      }
+      await page.getByRole('button', { name: /^Members/ }).click();
+      await expect(page.getByRole('checkbox').first()).toBeVisible();
+      await clean(page, 'members');
+    });
+
+    test('a learner’s desk, course and page', async ({ page }) => {
+      await comeInAs(page, NOOR);
+      await clean(page, 'desk');
+      await page
+        .getByRole('link', { name: /EFM-210-SPR27/ })
+        .first()
+        .click();
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await clean(page, 'course');
+      await page.getByRole('link', { name: /Start with/ }).click();
+      await expect(page.getByText('We leave the shed')).toBeVisible();
+      await clean(page, 'page');
+    });
+  });
+}

@@ -1,0 +1,111 @@
+/** Who gets in where; languages; phones; pages that do not exist. */
+import { expect, test } from '@playwright/test';
+import { ADAEZE, comeInAs, INES, KENJI, NOOR, ownCourse, signOut } from './support/people.ts';
+
+test('a draft is nothing to a learner, by any address', async ({ page, browser }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'DOOR-1');
+  const other = await browser.newContext();
+  const noor = await other.newPage();
+  await comeInAs(noor, NOOR);
+  for (const address of [
+    `/courses/${id}`,
+    `/courses/${id}/items/page-1`,
+    `/setup/${id}/outline`,
+    '/courses/never-was',
+    '/no/such/page',
+  ]) {
+    await noor.goto(address);
+    await expect(noor.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  }
+  await other.close();
+});
+
+test('whoever is not signed in comes back to where they wanted to go', async ({ page }) => {
+  await page.goto('/new-course');
+  await expect(page).toHaveURL(/sign-in\?then=/);
+  await page.getByLabel('Mail address').fill('ines.carvalhal@ternpoint.example');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('alert')).toHaveText('No account has this address and password.');
+  await page.getByLabel('Password').fill('low-tide-at-nine');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'New course' })).toBeVisible();
+});
+
+test('an assistant works on the plan and does not open the course', async ({ page }) => {
+  await comeInAs(page, ADAEZE);
+  await page.getByRole('row', { name: /Draft/ }).getByRole('link').click();
+  await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Go live/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Members/ }).click();
+  await expect(page.getByRole('dialog').getByText('On this course')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Add people')).toHaveCount(0);
+});
+
+test('a visitor with nothing open is told so', async ({ page }) => {
+  await comeInAs(page, KENJI);
+  await expect(page.getByRole('heading', { name: 'No course is open to you yet' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'New course' })).toHaveCount(0);
+});
+
+test('the desk is searched and filtered', async ({ page }) => {
+  await comeInAs(page, ADAEZE);
+  await page.getByRole('searchbox').fill('spr26');
+  await expect(page.locator('tbody tr')).toHaveCount(1);
+  await page.getByRole('searchbox').fill('tides of glass');
+  await expect(page.getByText('No course is like that')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all courses' }).click();
+  await page.getByRole('combobox', { name: 'State' }).selectOption('archived');
+  await expect(page.locator('tbody tr')).toHaveCount(1);
+  await page.getByRole('combobox', { name: 'State' }).selectOption('');
+  await page.getByRole('combobox', { name: 'Term' }).selectOption({ label: 'Summer 2027' });
+  await expect(page.locator('tbody tr')).toHaveCount(1);
+});
+
+test('everything is there in Spanish too', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Español' }).click();
+  await expect(page.getByRole('heading', { name: 'Entrar' })).toBeVisible();
+  await page.getByRole('button', { name: NOOR }).click();
+  await expect(page.getByRole('heading', { name: 'Tus cursos' })).toBeVisible();
+  await page
+    .getByRole('link', { name: /Estuary Field Methods/ })
+    .first()
+    .click();
+  await expect(page.getByText('Ahora: semana 6')).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'es');
+});
+
+test('nothing is wider than a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  const fits = async (): Promise<void> => {
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), page.url()).toBeLessThanOrEqual(
+      360,
+    );
+  };
+  await page.goto('/sign-in');
+  await fits();
+  await comeInAs(page, NOOR);
+  await fits();
+  await page
+    .getByRole('link', { name: /EFM-210-SPR27/ })
+    .first()
+    .click();
+  await fits();
+  await signOut(page);
+  await comeInAs(page, INES);
+  await fits();
+  await page.goto('/new-course');
+  await fits();
+});
+
+test('a server that is away is said, and tried again', async ({ page }) => {
+  await page.route('**/api/**', (route) => route.abort());
+  await page.goto('/desk');
+  await expect(page.getByRole('heading', { name: 'Itinerary does not answer' })).toBeVisible();
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+});

@@ -1,0 +1,166 @@
+/** From nothing to a learner's screen, as somebody who has never seen Itinerary; pictures are taken on the way. */
+import { expect, test } from '@playwright/test';
+import { allSaved, comeInAs, INES, NOOR, signOut } from './support/people.ts';
+import { picture } from './support/pictures.ts';
+
+test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
+  const stop = (name: string) =>
+    page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
+
+  await test.step('sign in', async () => {
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /Learner/ })).toHaveCount(3);
+    await picture(page, 'sign-in');
+    await page.getByRole('button', { name: INES }).click();
+    await expect(page.getByText('Next to start: Estuary Field Methods, in 13 weeks.')).toBeVisible();
+    await picture(page, 'desk');
+  });
+
+  await test.step('look at the draft that is there', async () => {
+    await page
+      .getByRole('row', { name: /Draft/ })
+      .getByRole('link', { name: 'Estuary Field Methods' })
+      .click();
+    await expect(page.getByRole('button', { name: /Go live · 3 to settle/ })).toBeVisible();
+    await expect(page.getByText('measure a shore so that somebody else')).toHaveCount(2);
+    await picture(page, 'setup-about');
+    await stop('Dates & format').click();
+    await expect(page.getByText('Begin on Mon 17 May')).toBeVisible();
+    await picture(page, 'setup-dates');
+    await stop('Readiness').click();
+    await picture(page, 'setup-readiness');
+    await stop('Outline').click();
+    await page.getByRole('button', { name: 'Edit what Why tides lag the moon holds' }).click();
+    await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('The moon is overhead');
+    await picture(page, 'setup-outline');
+    await page.getByRole('link', { name: 'Itinerary' }).click();
+  });
+
+  await test.step('new course', async () => {
+    await page.getByRole('link', { name: 'New course' }).click();
+    await page.getByLabel('Title').fill('Estuary Field Methods');
+    await page.getByLabel('Code').fill('EFM-210-SPR27');
+    await expect(page.getByText('The course “Estuary Field Methods” has this code.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Open the course as a draft' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Take EFM-210-SPR27-2' }).click();
+    await expect(page.getByText('This code is free.')).toBeVisible();
+    await page.getByLabel('First day').fill('2027-02-10');
+    await page.getByLabel('Teaching weeks').fill('3');
+    await expect(page.getByText('Tue 2 Mar')).toBeVisible();
+    await expect(page.getByText('Wednesday is in mid-week')).toBeVisible();
+    await picture(page, 'new-course');
+    await page.getByRole('button', { name: 'Open the course as a draft' }).click();
+  });
+
+  await test.step('About', async () => {
+    await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
+    await page.getByLabel('Tags').fill('shore');
+    await page.getByLabel('Tags').press('Enter');
+    const description = page.getByRole('textbox', { name: 'Description' });
+    await description.click();
+    await page.keyboard.type('Three weeks on one shore.');
+    await allSaved(page);
+  });
+
+  await test.step('Dates & format: the cure moves the first day', async () => {
+    await stop('Dates & format').click();
+    await expect(page.getByText('The first day is a Wednesday')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin on Mon 8 Feb' }).click();
+    await expect(page.getByLabel('First day')).toHaveValue('2027-02-08');
+    await expect(page.getByRole('cell', { name: '15–21 Feb' })).toBeVisible();
+    await page.getByLabel('Teaching weeks').fill('4');
+    await expect(page.getByText('No section in this week yet')).toBeVisible();
+    await expect(page.getByRole('definition').filter({ hasText: 'Sun 7 Mar' })).toBeVisible();
+    await page.getByRole('button', { name: 'Add a section for it' }).click();
+    await expect(page.getByText('Week of 1 March').first()).toBeVisible();
+  });
+
+  await test.step('Readiness stops it: there is nothing to open', async () => {
+    await page.getByRole('button', { name: /Go live/ }).click();
+    await expect(page.getByRole('dialog').getByText('Nothing in the course is shown')).toBeVisible();
+    await expect(page.getByRole('dialog').getByRole('button', { name: 'Go live' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Cancel' }).click();
+  });
+
+  await test.step('Outline', async () => {
+    await stop('Outline').click();
+    await page.getByLabel('Title of section 1', { exact: true }).fill('Reading a tide table');
+    await page.getByRole('button', { name: 'Add a page to Reading a tide table' }).click();
+    await page.getByLabel('Title of item 1.1').fill('Why tides lag the moon');
+    await page.getByLabel('Minutes for Why tides lag the moon').fill('25');
+    await page.getByRole('textbox', { name: 'Text' }).click();
+    await page.keyboard.type('The moon is overhead; the tide is not. Compare ');
+    await page.getByRole('button', { name: 'Link', exact: true }).last().click();
+    await page.getByLabel('Address').fill('gauge.ternpoint.example/today');
+    await page.getByRole('button', { name: 'Link it' }).click();
+    await page.getByRole('button', { name: 'Add a page to Reading a tide table' }).click();
+    await page.getByLabel('Title of item 1.2').fill('Start here');
+    await page.keyboard.press('Alt+ArrowUp');
+    await expect(page.getByLabel('Title of item 1.1')).toHaveValue('Start here');
+    await page.getByRole('textbox', { name: 'Text' }).click();
+    await page.keyboard.type('Welcome to the mud.');
+    await allSaved(page);
+  });
+
+  await test.step('Readiness, members, go live', async () => {
+    await stop('Readiness').click();
+    await expect(page.getByText('3 sections are empty')).toBeVisible();
+    await page.getByRole('button', { name: 'Hide them from learners' }).click();
+    await page.getByRole('button', { name: 'Add learners' }).click();
+    await page.getByPlaceholder('Find by name or address').fill('noor');
+    await page.getByRole('checkbox', { name: /Noor Rahimi/ }).check();
+    await page.getByRole('button', { name: 'Add one' }).click();
+    await expect(
+      page.getByRole('dialog').getByRole('listitem').filter({ hasText: 'Noor Rahimi' }),
+    ).toBeVisible();
+    await picture(page, 'members');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page
+      .getByRole('banner')
+      .getByRole('button', { name: /Go live/ })
+      .click();
+    await expect(page.getByText('one learner will find it on their desk')).toBeVisible();
+    await page.getByRole('dialog').getByRole('button', { name: 'Go live' }).click();
+    await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
+    await signOut(page);
+  });
+
+  await test.step('a learner at 1280', async () => {
+    await comeInAs(page, NOOR);
+    await picture(page, 'learner-desk');
+    await page.getByRole('link', { name: /EFM-210-SPR27-2/ }).click();
+    await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
+    await expect(page.getByText('Three weeks on one shore.')).toBeVisible();
+    await expect(page.getByText('Week of')).toHaveCount(0);
+    await page.getByRole('link', { name: /Start with: Start here/ }).click();
+    await expect(page.getByText('Welcome to the mud.')).toBeVisible();
+    await page.getByRole('link', { name: /Next.*Why tides lag the moon/ }).click();
+    await expect(page.getByRole('heading', { name: /Why tides lag the moon/ })).toBeVisible();
+    const link = page.getByRole('link', { name: 'gauge.ternpoint.example/today' });
+    await expect(link).toHaveAttribute('href', 'https://gauge.ternpoint.example/today');
+    await context.route('https://gauge.ternpoint.example/**', (route) =>
+      route.fulfill({ body: 'the gauge' }),
+    );
+    await link.click();
+    await expect(page.getByText('the gauge')).toBeVisible();
+    await page.goBack();
+  });
+
+  await test.step('a learner on a phone', async () => {
+    await page.goto('/desk');
+    await page
+      .getByRole('link', { name: /EFM-210-SPR27$|EFM-210-SPR27 / })
+      .first()
+      .click();
+    await expect(page.getByText('Week 6 is on')).toBeVisible();
+    await picture(page, 'learner-course');
+    await page.setViewportSize({ width: 360, height: 740 });
+    await page.getByRole('button', { name: /in Reading a tide table/ }).click();
+    await picture(page, 'learner-course-phone');
+    await page.getByRole('link', { name: /Why tides lag the moon/ }).click();
+    await expect(page.getByText('A bulge that cannot keep up')).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+    await picture(page, 'learner-page-phone');
+  });
+});

@@ -1,0 +1,85 @@
+/** Coming in as somebody of the demo, and making a course of one's own to work on. */
+import { expect } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+
+export const INES = 'Inês Carvalhal';
+export const TUNDE = 'Tunde Balewa-Price';
+export const ADAEZE = 'Adaeze Okpara';
+export const NOOR = 'Noor Rahimi';
+export const KENJI = 'Kenji Morisawa';
+
+export async function comeInAs(page: Page, name: string): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name }).click();
+  await expect(page).toHaveURL(/\/desk$/);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+export async function signOut(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Account of/ }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/\/sign-in/);
+}
+
+interface Made {
+  readonly id: string;
+  readonly sections: readonly string[];
+}
+
+/** A draft of three weeks, with one page in each section; Inês and Tunde teach it. */
+export async function ownCourse(page: Page, code: string): Promise<Made> {
+  const { request } = page;
+  const body = {
+    title: `Course ${code}`,
+    code,
+    purpose: 'learners',
+    department: null,
+    term: null,
+    firstDay: '2027-03-01',
+    weeks: 3,
+    zone: 'Europe/Lisbon',
+  };
+  const { id } = await post<{ id: string }>(request, '/api/courses', body);
+  const plan = (await (await request.get(`/api/courses/${id}/plan`)).json()) as {
+    course: { sections: { id: string }[] };
+  };
+  const sections = plan.course.sections.map((section) => section.id);
+  const edits = sections.map((parent, at) => ({
+    kind: 'insert',
+    parent,
+    after: null,
+    node: {
+      id: `page-${at + 1}`,
+      kind: 'page',
+      title: `Page ${at + 1}`,
+      text: null,
+      minutes: 10,
+      shown: true,
+      removed: false,
+    },
+  }));
+  await post(request, `/api/courses/${id}/changes`, {
+    since: 0,
+    changes: [{ id: 'start', edits }],
+    texts: {},
+  });
+  const found = (await (await request.get(`/api/courses/${id}/candidates?find=tunde`)).json()) as {
+    people: { id: string }[];
+  };
+  await post(request, `/api/courses/${id}/members`, {
+    people: found.people.map((one) => one.id),
+    role: 'instructor',
+  });
+  return { id, sections };
+}
+
+async function post<T>(request: APIRequestContext, path: string, data: unknown): Promise<T> {
+  const answer = await request.post(path, { data });
+  expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
+  return (await answer.json()) as T;
+}
+
+/** The bar says that everything is with the server. */
+export async function allSaved(page: Page): Promise<void> {
+  await expect(page.locator('.save-state')).toHaveText(/^(Saved 09:42|All saved)$/);
+}

@@ -1,0 +1,12 @@
+/** The pictures of docs/screenshots, taken on the way. */
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+
+const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
+
+export async function picture(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => document.fonts.ready);
+  // A caret would blink into one picture and not into the next.
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.screenshot({ path: join(FOLDER, `${name}.png`), animations: 'disabled', caret: 'hide' });
+}

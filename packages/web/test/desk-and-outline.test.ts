@@ -1,0 +1,185 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyChange, livingItems, livingSections } from '@itinerary/core';
+import type { Course, CourseView, MoveEdit } from '@itinerary/core';
+import type { DeskCourse } from '@itinerary/contract';
+import { smallCourse } from '../../core/test/arbitraries.ts';
+import { filterCourses, isFiltering, NO_FILTER } from '../src/desk/filter.ts';
+import { nextToStart } from '../src/desk/next-to-start.ts';
+import { itemToCarryOn } from '../src/learner/carry-on.ts';
+import { sectionTitle } from '../src/learner/titles.ts';
+import { moveByDrop, moveByOne } from '../src/setup/outline/moves.ts';
+import { outlineRows } from '../src/setup/outline/rows.ts';
+import { dayAtShare } from '../src/setup/preview/marker.ts';
+import { newId } from '../src/stores/new-id.ts';
+
+const deskCourse = (change: Partial<DeskCourse>): DeskCourse => ({
+  id: 'c',
+  code: 'EFM-210',
+  title: 'Estuary Field Methods',
+  state: 'live',
+  department: null,
+  term: 'SPR27',
+  tags: ['fieldwork'],
+  format: 'weeks',
+  weeks: 15,
+  firstDay: '2027-01-11',
+  lastDay: '2027-04-25',
+  role: 'instructor',
+  mayPlan: true,
+  toSettle: null,
+  learners: 0,
+  ...change,
+});
+
+describe('the desk', () => {
+  const courses = [
+    deskCourse({ id: '1' }),
+    deskCourse({
+      id: '2',
+      title: 'Señales de la costa',
+      code: 'SDC-1',
+      state: 'draft',
+      term: null,
+      tags: [],
+      firstDay: '2027-03-01',
+    }),
+    deskCourse({ id: '3', state: 'archived', tags: ['fieldwork', 'old'], firstDay: '2026-01-12' }),
+  ];
+  const found = (change: Partial<typeof NO_FILTER>): string[] =>
+    filterCourses(courses, { ...NO_FILTER, ...change }).map(({ id }) => id);
+
+  test('finds by words in any order, without accents', () => {
+    expect(found({ text: 'COSTA senales' })).toEqual(['2']);
+    expect(found({ text: 'efm old' })).toEqual(['3']);
+    expect(found({ text: 'nothing' })).toEqual([]);
+  });
+
+  test('filters by term, state and tag together', () => {
+    expect(found({ term: 'SPR27', state: 'live' })).toEqual(['1']);
+    expect(found({ tag: 'old' })).toEqual(['3']);
+    expect([
+      isFiltering(NO_FILTER),
+      isFiltering({ ...NO_FILTER, tag: 'old' }),
+      isFiltering({ ...NO_FILTER, text: ' ' }),
+    ]).toEqual([false, true, false]);
+  });
+
+  test('says what starts next', () => {
+    expect(nextToStart(courses, '2027-02-16')).toMatchObject({ course: { id: '2' }, days: 13 });
+    expect(nextToStart(courses, '2027-06-01')).toBeNull();
+  });
+});
+
+describe('moving a line', () => {
+  const order = (course: Course): string =>
+    livingSections(course)
+      .map(
+        (section) =>
+          `${section.id}:${livingItems(section)
+            .map(({ id }) => id)
+            .join(',')}`,
+      )
+      .join(' ');
+  const after = (edit: MoveEdit | null, course = smallCourse()): string | null => {
+    if (edit === null) return null;
+    const applied = applyChange(course, { id: 'm', edits: [edit] });
+    return applied.ok ? order(applied.course) : applied.refusal.code;
+  };
+
+  test.each([
+    ['a2', 'up', 'A:a2,a1,a3 B:b1'],
+    ['a2', 'down', 'A:a1,a3,a2 B:b1'],
+    ['a3', 'down', 'A:a1,a2 B:a3,b1'],
+    ['b1', 'up', 'A:a1,a2,a3,b1 B:'],
+    ['a1', 'up', null],
+    ['b1', 'down', null],
+    ['B', 'up', 'B:b1 A:a1,a2,a3'],
+    ['A', 'down', 'B:b1 A:a1,a2,a3'],
+    ['A', 'up', null],
+    ['B', 'down', null],
+    ['nobody', 'up', null],
+  ] as const)('%s %s', (id, way, result) => expect(after(moveByOne(smallCourse(), id, way))).toBe(result));
+
+  test.each([
+    ['a3', 'a1', 'top', 'A:a3,a1,a2 B:b1'],
+    ['a1', 'a3', 'bottom', 'A:a2,a3,a1 B:b1'],
+    ['a1', 'a3', 'top', 'A:a2,a1,a3 B:b1'],
+    ['a1', 'b1', 'bottom', 'A:a2,a3 B:b1,a1'],
+    ['a1', 'B', 'bottom', 'A:a2,a3 B:a1,b1'],
+    ['b1', 'B', 'top', 'A:a1,a2,a3,b1 B:'],
+    ['a2', 'A', 'top', null],
+    ['B', 'A', 'top', 'B:b1 A:a1,a2,a3'],
+    ['A', 'b1', 'top', 'B:b1 A:a1,a2,a3'],
+    ['A', 'a2', 'top', null],
+    ['a1', 'a1', 'top', null],
+  ] as const)('%s dropped on %s (%s)', (id, on, edge, result) =>
+    expect(after(moveByDrop(smallCourse(), id, { on, edge }))).toBe(result),
+  );
+
+  test('tombstones are stepped over', () => {
+    const gone = applyChange(smallCourse(), { id: 'r', edits: [{ kind: 'remove', target: 'a2' }] });
+    if (!gone.ok) throw new Error('refused');
+    expect(after(moveByOne(gone.course, 'a3', 'up'), gone.course)).toBe('A:a3,a1 B:b1');
+  });
+});
+
+describe('the outline’s lines', () => {
+  const rows = (course: Course, folded: string[] = [], find = ''): string[] =>
+    outlineRows(course, new Set(folded), (title) => title.includes(find), find !== '').map((row) => row.id);
+
+  test('follow the sections, folded or found, and end with spare weeks', () => {
+    const longer = { ...smallCourse(), dates: { ...smallCourse().dates, weeks: 3 } };
+    expect(rows(longer)).toEqual(['A', 'a1', 'a2', 'a3', 'B', 'b1', 'spare-3']);
+    expect(rows(longer, ['A'])).toEqual(['A', 'B', 'b1', 'spare-3']);
+    expect(rows(longer, ['A'], 'a2')).toEqual(['A', 'a2']);
+  });
+
+  test('say where a section stands and how long it takes', () => {
+    const shorter = { ...smallCourse(), dates: { ...smallCourse().dates, weeks: 1 } };
+    const [first, , , , second] = outlineRows(shorter, new Set(), () => true, false);
+    expect(first).toMatchObject({ number: '1', minutes: 30, unplaced: false, days: { first: '2027-01-11' } });
+    expect(second).toMatchObject({ number: '2', unplaced: true, days: null });
+  });
+});
+
+test('a section’s title follows its days until somebody types one', () => {
+  const t = (key: string, values?: Record<string, unknown>): string =>
+    `${key} ${String(values?.['day'] ?? '')}`.trim();
+  const days = { first: '2027-01-11' };
+  expect(sectionTitle({ title: null, days }, t, 'en')).toBe('learner.weekOf 11 January');
+  expect(sectionTitle({ title: 'Tides', days }, t, 'en')).toBe('Tides');
+  expect(sectionTitle({ title: null, days: null }, t, 'en')).toBe('learner.untitled');
+});
+
+test('one carries on where one left off, else with what is on, else at the start', () => {
+  const item = (id: string, kind: 'page' | 'link' = 'page'): object => ({ id, kind });
+  const view = (current: number): CourseView =>
+    ({
+      sections: [{ items: [item('l', 'link'), item('p1')] }, { items: [item('p2')] }].map((section, at) => ({
+        ...section,
+        current: at === current,
+      })),
+    }) as unknown as CourseView;
+  expect(itemToCarryOn(view(1), 'p1')?.id).toBe('p1');
+  expect(itemToCarryOn(view(1), 'gone')?.id).toBe('p2');
+  expect(itemToCarryOn(view(-1), null)?.id).toBe('p1');
+  expect(itemToCarryOn({ sections: [] } as unknown as CourseView, null)).toBeNull();
+});
+
+test('the marker’s day lies within the course', () => {
+  const at = (share: number): string => dayAtShare('2027-01-11', '2027-01-24', share);
+  expect([at(-1), at(0), at(0.5), at(0.999), at(7)]).toEqual([
+    '2027-01-11',
+    '2027-01-11',
+    '2027-01-18',
+    '2027-01-24',
+    '2027-01-24',
+  ]);
+});
+
+test('ids are UUIDs of version 4', () => {
+  const ids = Array.from({ length: 50 }, newId);
+  for (const id of ids)
+    expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+  expect(new Set(ids).size).toBe(50);
+});

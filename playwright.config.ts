@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+// scripts/test.mjs starts the server, with its own database and a clock that stands, and says where it is.
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  // The journey takes the pictures, so it goes first, while the desk holds the demo's courses alone.
+  projects: [
+    { name: 'journey', testMatch: 'journey.spec.ts' },
+    { name: 'rest', testIgnore: 'journey.spec.ts', dependencies: ['journey'] },
+  ],
+  use: {
+    baseURL: process.env['E2E_URL'] ?? 'http://127.0.0.1:4600',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Lisbon',
+    contextOptions: { reducedMotion: 'reduce' },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--font-render-hinting=none',
+      ],
+    },
+  },
+});
