@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { Temporal } from 'temporal-polyfill';
 import {
+  addDays,
   clockChanges,
   dayOf,
   daysBetween,
@@ -140,4 +142,17 @@ describe('days and moments', () => {
       { numRuns: 200, seed: 10 },
     );
   });
+});
+
+test('days agree with Temporal, over leap years and centuries', () => {
+  fc.assert(
+    fc.property(day, fc.integer({ min: -40_000, max: 40_000 }), (any, days) => {
+      const plain = Temporal.PlainDate.from(any);
+      const moved = addDays(any, days);
+      expect(moved).toBe(plain.add({ days }).toString());
+      expect(daysBetween(any, moved)).toBe(days);
+      expect(weekdayOf(moved)).toBe(plain.add({ days }).dayOfWeek);
+    }),
+    { numRuns: 500, seed: 20 },
+  );
 });

@@ -1,0 +1,63 @@
+// `npm run dev`: PostgreSQL, the server restarting when its sources change, and Vite with hot reload.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildServer } from './lib/build.mjs';
+import { ensureNpmPackages } from './lib/packages.mjs';
+import { bin, DATA, ROOT, SERVER_DIST } from './lib/paths.mjs';
+import { freePort, startPostgres } from './lib/postgres.mjs';
+import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
+import { run, say } from './lib/say.mjs';
+import { sessionSecret } from './lib/secrets.mjs';
+
+const DATABASE = 'itinerary';
+
+await run(async () => {
+  needNode();
+  mkdirSync(DATA, { recursive: true });
+  await ensureNpmPackages();
+  let postgres = null;
+  let server = null;
+  let vite = null;
+  const close = closeOnEnd(async () => {
+    await end(vite);
+    await end(server);
+    await postgres?.stop();
+  });
+  try {
+    let databaseUrl = process.env.DATABASE_URL;
+    if (databaseUrl === undefined) {
+      say('Starting PostgreSQL');
+      postgres = await startPostgres('postgres');
+      await postgres.createDatabase(DATABASE);
+      databaseUrl = postgres.url(DATABASE);
+    }
+    const port = await freePort();
+    const env = {
+      DATABASE_URL: databaseUrl,
+      SESSION_SECRET: sessionSecret(),
+      ITINERARY_DEMO: '1',
+      PORT: String(port),
+      LOG_LEVEL: 'warn',
+    };
+    await buildServer();
+    await command(process.execPath, [join(SERVER_DIST, 'load-demo.js')], { env });
+    server = await service(
+      'The server',
+      process.execPath,
+      ['--watch', '--import', 'tsx', join(ROOT, 'packages/server/src/main.ts')],
+      { env, ready: /listening at/, show: true, ownGroup: true },
+    );
+    vite = await service('Vite', bin('vite'), ['packages/web', '--config', 'packages/web/vite.config.ts'], {
+      env: { ITINERARY_API: `http://127.0.0.1:${port}` },
+      ready: /ready in/,
+      show: true,
+      ownGroup: true,
+    });
+    console.log(
+      '\nItinerary with hot reload is at http://127.0.0.1:4601\n(Ctrl-C stops it; the data stays.)',
+    );
+    await new Promise((resolve) => vite.once('exit', resolve));
+  } finally {
+    await close();
+  }
+});
