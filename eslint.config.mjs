@@ -27,7 +27,7 @@ const NO_EXPORT_ALL = { selector: 'ExportAllDeclaration', message: 'Name what yo
 /** Imports that core may have: its own files and the few libraries that compute. */
 const onlyFrom = (...libraries) => `^(?!\\.{1,2}/|(?:${libraries.join('|')})$)`;
 const OTHER_PACKAGES = {
-  regex: '^(\\.\\./)+(packages/)?(core|contract|server|web|cli)/',
+  regex: '^(\\.\\./)+(packages/)?(core|contract|server|web|cli)/src/',
   message: 'Go through the package, not into it.',
 };
 const banned = (...patterns) => ['error', { patterns: [OTHER_PACKAGES, ...patterns] }];

@@ -8,6 +8,7 @@ import {
   MAX_TEXT,
   MAX_WEEKS,
   purposeSchema,
+  storableSchema,
   textHashSchema,
   titleSchema,
   zoneSchema,
@@ -43,8 +44,8 @@ export const newCourseSchema = z.strictObject({
   title: titleSchema,
   code: codeSchema,
   purpose: purposeSchema,
-  department: z.string().max(40).nullable(),
-  term: z.string().max(40).nullable(),
+  department: storableSchema.max(40).nullable(),
+  term: storableSchema.max(40).nullable(),
   firstDay: daySchema.nullable(),
   weeks: z.int().min(1).max(MAX_WEEKS),
   zone: zoneSchema,
@@ -82,7 +83,7 @@ export const changesRequestSchema = z.strictObject({
   since: z.int().min(0),
   changes: z.array(changeSchema).max(MAX_CHANGES),
   /** New texts that the changes name: from hash to HTML. */
-  texts: z.record(textHashSchema, z.string().max(MAX_TEXT)),
+  texts: z.record(textHashSchema, storableSchema.max(MAX_TEXT)),
 });
 export type ChangesRequest = z.infer<typeof changesRequestSchema>;
 

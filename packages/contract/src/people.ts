@@ -1,4 +1,5 @@
 /** People, sessions, and the institution they belong to. */
+import { storableSchema } from '@itinerary/core';
 import { z } from 'zod';
 
 export const personKindSchema = z.enum(['teaching', 'staff', 'learner', 'visitor']);
@@ -46,7 +47,7 @@ export const meSchema = z.object({
 export type MeAnswer = z.infer<typeof meSchema>;
 
 export const signInSchema = z.strictObject({
-  address: z.string().trim().min(1).max(200),
+  address: storableSchema.trim().min(1).max(200),
   password: z.string().min(1).max(200),
 });
 

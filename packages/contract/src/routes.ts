@@ -2,6 +2,7 @@
  * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
  * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
  */
+import { idSchema, storableSchema } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import { z } from 'zod';
 import {
@@ -41,8 +42,8 @@ export interface Route {
   readonly answer?: z.ZodType;
 }
 
-const course = z.object({ course: z.string().min(1).max(64) });
-const pathId = z.string().min(1).max(64);
+const course = z.object({ course: idSchema });
+const pathId = idSchema;
 
 export const healthSchema = z.object({
   status: z.enum(['ok', 'degraded']),
@@ -120,8 +121,8 @@ export const ROUTES = {
     path: '/api/codes/{code}',
     access: 'create',
     summary: 'Whether a course code is free, who has it, and a free one',
-    params: z.object({ code: z.string().min(1).max(200) }),
-    query: z.object({ except: z.string().max(64).optional() }),
+    params: z.object({ code: storableSchema.min(1).max(200) }),
+    query: z.object({ except: idSchema.optional() }),
     status: 200,
     answer: codeAnswerSchema,
   },
@@ -158,7 +159,7 @@ export const ROUTES = {
     path: '/api/courses/{course}/texts/{hash}',
     access: 'plan',
     summary: 'A long text of the plan, by its hash',
-    params: course.extend({ hash: z.string().max(64) }),
+    params: course.extend({ hash: pathId }),
     status: 200,
     answer: textAnswerSchema,
   },
@@ -177,7 +178,7 @@ export const ROUTES = {
     access: 'members',
     summary: 'People of the institution who are not on the course, by name or address',
     params: course,
-    query: z.object({ find: z.string().max(100).default('') }),
+    query: z.object({ find: storableSchema.max(100).default('') }),
     status: 200,
     answer: peopleSchema,
   },

@@ -15,6 +15,7 @@ export {
   parseCourse,
   parseWith,
   purposeSchema,
+  storableSchema,
   tagSchema,
   textHashSchema,
   titleSchema,

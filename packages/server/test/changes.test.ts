@@ -223,7 +223,7 @@ test('rows read back as core’s result, when two people’s edits interleave', 
     if (found === null) throw new Error('the course is gone');
     return { course: found.course, seq: found.row.seq };
   }
-});
+}, 60_000);
 
 test('one move writes one row', async () => {
   const ids = course.sections.map(({ id }) => id);

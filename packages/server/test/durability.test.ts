@@ -147,7 +147,7 @@ test('every acknowledged change is there after the restart, and none twice', asy
       const change = makeChange(at);
       for (;;) {
         const answer = (await ask(`/api/courses/${id}/changes`, {
-          since: 0,
+          since,
           changes: [change],
           texts: {},
         })) as { seq: number; refused: unknown[] } | null;

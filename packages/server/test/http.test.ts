@@ -258,3 +258,38 @@ describe('courses', () => {
     expect(last.body).toMatchObject({ status: 403, code: 'not_allowed' });
   });
 });
+
+describe('what no database can hold', () => {
+  test('is refused by name, and never breaks the server', async () => {
+    const agent = await signedIn(server, 'staff');
+    const draft = ids[DRAFT] ?? '';
+    const set = (value: string): object => ({
+      since: 0,
+      changes: [{ id: 'x', edits: [{ kind: 'set', target: draft, field: 'title', value, was: null }] }],
+      texts: {},
+    });
+    for (const value of ['nul \u0000 here', 'half \ud83d of one']) {
+      const answer = await agent.post(`/api/courses/${draft}/changes`).send(set(value));
+      expect(answer.body).toMatchObject({ status: 400, code: 'bad_input' });
+    }
+    const whole = await agent.post(`/api/courses/${draft}/changes`).send(set('whole 🌊'));
+    expect(whole.body).toMatchObject({ refused: [] });
+    for (const address of [
+      '/api/learn/%00',
+      '/api/courses/%00/plan',
+      `/api/learn/${ids[LIVE] ?? ''}/items/%00`,
+      '/api/codes/%00',
+      '/api/learn/%E0%A4%A',
+    ]) {
+      const { status } = await agent.get(address);
+      expect({ address, status: status === 400 || status === 404 }).toEqual({ address, status: true });
+    }
+    await anyone().post('/api/session').send({ address: 'a\u0000b', password: 'x' }).expect(400);
+  });
+
+  test('a percent sign typed is a percent sign', async () => {
+    const agent = await signedIn(server, 'staff');
+    const { body } = await agent.get(`/api/courses/${ids[DRAFT] ?? ''}/candidates?find=%25`).expect(200);
+    expect(body).toEqual({ people: [], more: false });
+  });
+});

@@ -6,15 +6,15 @@
  * where its tombstone stands.
  */
 import { z } from 'zod';
-import { idSchema, itemSchema, sectionSchema } from './schema.ts';
+import { idSchema, itemSchema, sectionSchema, storableSchema } from './schema.ts';
 
 /** Values that fields hold: JSON, compared by content. */
 export const fieldValueSchema = z.union([
   z.null(),
   z.boolean(),
   z.number(),
-  z.string().max(10_000),
-  z.array(z.string().max(200)).max(100),
+  storableSchema.max(10_000),
+  z.array(storableSchema.max(200)).max(100),
 ]);
 export type FieldValue = z.infer<typeof fieldValueSchema>;
 

@@ -3,7 +3,7 @@
  * (docs/formats.md). Long texts stand beside the course, by their hash. Tombstones are left out.
  */
 import { z } from 'zod';
-import { courseSchema, parseCourse, parseWith, textHashSchema } from './schema.ts';
+import { courseSchema, parseCourse, parseWith, storableSchema, textHashSchema } from './schema.ts';
 import type { Course, Mistake, Parsed } from './schema.ts';
 import { withoutTombstones } from './tree.ts';
 
@@ -18,7 +18,7 @@ export const courseFileSchema = z.strictObject({
   version: z.literal(COURSE_FILE_VERSION),
   course: courseSchema,
   /** From the hash of a text to its HTML. */
-  texts: z.record(textHashSchema, z.string().max(MAX_TEXT)),
+  texts: z.record(textHashSchema, storableSchema.max(MAX_TEXT)),
 });
 
 export interface CourseFile {

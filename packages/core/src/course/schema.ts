@@ -48,7 +48,15 @@ export function isZone(zone: string): boolean {
 
 export const zoneSchema = z.string().refine(isZone, 'an IANA zone name such as Europe/Lisbon');
 
-export const titleSchema = z.string().trim().min(1).max(MAX_TITLE);
+// Half a surrogate pair, or a NUL: strings that neither a file in UTF-8 nor a database can hold.
+const UNSTORABLE = /[\0\p{Surrogate}]/u;
+
+/** A string that can be stored and read back as it is. */
+export const storableSchema = z
+  .string()
+  .refine((text) => !UNSTORABLE.test(text), 'text without NUL and without halves of characters');
+
+export const titleSchema = storableSchema.trim().min(1).max(MAX_TITLE);
 
 /** Letters and digits in runs joined by single - . or _ : it must survive an address and a file name. */
 export const codeSchema = z
@@ -57,11 +65,10 @@ export const codeSchema = z
   .max(MAX_CODE)
   .regex(/^[A-Za-z0-9]+([-._][A-Za-z0-9]+)*$/, 'letters and digits, joined by single - . or _');
 
-export const tagSchema = z.string().trim().min(1).max(40);
+export const tagSchema = storableSchema.trim().min(1).max(40);
 
 /** Only addresses that cannot run script: http, https, mailto, tel. */
-export const addressSchema = z
-  .string()
+export const addressSchema = storableSchema
   .trim()
   .max(2000)
   .regex(
@@ -131,8 +138,8 @@ export const courseSchema = z.strictObject({
   purpose: purposeSchema,
   state: courseStateSchema,
   /** Codes of the institution's department and term. */
-  department: z.string().max(40).nullable(),
-  term: z.string().max(40).nullable(),
+  department: storableSchema.max(40).nullable(),
+  term: storableSchema.max(40).nullable(),
   description: textHashSchema.nullable(),
   tags: z.array(tagSchema).max(30),
   dates: datesSchema,

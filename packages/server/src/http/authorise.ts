@@ -1,6 +1,6 @@
 /** Who asks, and whether they may. A course that somebody may not see answers as one that does not exist. */
 import type { Route } from '@itinerary/contract';
-import { canSee, hasRight, resolveAccess } from '@itinerary/core';
+import { canSee, hasRight, idSchema, resolveAccess } from '@itinerary/core';
 import type { Right, Viewer } from '@itinerary/core';
 import type { Request } from 'express';
 import { loadCourse } from '../db/course-rows.ts';
@@ -61,6 +61,8 @@ async function authoriseInCourse(
   courseId: string,
   now: string,
 ): Promise<CourseCaller> {
+  // What cannot be an id names nothing, and never reaches the database.
+  if (!idSchema.safeParse(courseId).success) throw nothingHere();
   const loaded = await loadCourse(em, courseId);
   // A course of another institution does not exist for this person.
   if (loaded === null || loaded.row.institutionId !== person.institutionId) throw nothingHere();

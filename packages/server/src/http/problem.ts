@@ -60,7 +60,8 @@ function shorten(error: FieldProblem): FieldProblem {
 function toFailure(error: unknown): Failure | null {
   if (error instanceof Failure) return error;
   if (!(error instanceof Error)) return null;
-  const { code, type, cause } = error as Error & { code?: string; type?: string };
+  const { code, type, cause, status } = error as Error & { code?: string; type?: string; status?: number };
+  if (status === 404) return new Failure('not_found', 'There is nothing here');
   if (type === 'entity.too.large')
     return new Failure('too_large', 'The request is larger than this server takes');
   if (type === 'entity.parse.failed') {

@@ -32,14 +32,17 @@ export async function candidates(
   find: string,
 ): Promise<PeopleAnswer> {
   const on = await em.find(MemberRow, { courseId, leftAt: null });
-  const people = await em.find(PersonRow, {
-    institutionId,
-    id: { $nin: on.map(({ personId }) => personId) },
-  });
-  const wanted = find.trim().toLowerCase();
-  const found = people
-    .filter(({ name, address }) => `${name} ${address}`.toLowerCase().includes(wanted))
-    .sort((a, b) => a.name.localeCompare(b.name));
+  // In a pattern of SQL, % and _ stand for others; typed, they stand for themselves.
+  const pattern = `%${find.trim().replaceAll(/[\\%_]/g, '\\$&')}%`;
+  const found = await em.find(
+    PersonRow,
+    {
+      institutionId,
+      id: { $nin: on.map(({ personId }) => personId) },
+      $or: [{ name: { $ilike: pattern } }, { address: { $ilike: pattern } }],
+    },
+    { orderBy: { name: 'asc' }, limit: MOST_CANDIDATES + 1 },
+  );
   return {
     people: found
       .slice(0, MOST_CANDIDATES)

@@ -74,6 +74,11 @@ function putBack(one: Told): void {
   plan.dismiss(one.id);
 }
 
+function again(one: Told): void {
+  plan.dismiss(one.id);
+  plan.resume();
+}
+
 function undo(one: Told): void {
   plan.undo();
   plan.dismiss(one.id);
@@ -93,6 +98,14 @@ function undo(one: Told): void {
         </button>
         <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
           {{ t('setup.bar.undo') }}
+        </button>
+        <button
+          v-if="one.kind === 'problem' && plan.saving === 'stopped'"
+          class="button small"
+          type="button"
+          @click="again(one)"
+        >
+          {{ t('common.away.again') }}
         </button>
         <button
           class="button bare square"

@@ -8,6 +8,7 @@ import {
   forgetUndo,
   joinChange,
   makeChange,
+  MAX_TEXT,
   openCopy,
   redoLast,
   sameValue,
@@ -124,6 +125,10 @@ export const usePlan = defineStore('plan', () => {
     html: string | null,
     was: string | null,
   ): Promise<void> {
+    if (html !== null && html.length > MAX_TEXT) {
+      tell({ kind: 'problem', code: 'too_large' });
+      return;
+    }
     const hash = html === null ? null : await texts.keep(html);
     set(target, field, hash, was, { typing: true });
   }
@@ -211,6 +216,12 @@ export const usePlan = defineStore('plan', () => {
     send(Math.min(1000 * 2 ** (failures - 1), LONGEST_WAIT_MS));
   }
 
+  /** After something that only a person could mend: signed in again, a right given back. */
+  function resume(): void {
+    saving.value = 'saving';
+    send(0);
+  }
+
   /** As the page goes away: what is pending is sent in a request that outlives it. */
   function leave(): void {
     const working = copy.value;
@@ -245,6 +256,7 @@ export const usePlan = defineStore('plan', () => {
     redo: () => retrace('redo'),
     flush,
     leave,
+    resume,
     tell,
     dismiss,
   };
