@@ -16,6 +16,10 @@ async function clean(page: Page, what: string): Promise<void> {
   expect(found, what).toEqual([]);
 }
 
+// A trace of every step of axe over a thousand cells costs more than the check itself.
+test.use({ trace: 'off' });
+test.setTimeout(180_000);
+
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(colorScheme, () => {
     test.use({ colorScheme });
@@ -43,6 +47,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.getByRole('button', { name: /^Members/ }).click();
       await expect(page.getByRole('checkbox').first()).toBeVisible();
       await clean(page, 'members');
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Control+k');
+      await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+      await clean(page, 'palette');
     });
 
     test('a learner’s desk, course and page', async ({ page }) => {

@@ -109,3 +109,24 @@ test('a server that is away is said, and tried again', async ({ page }) => {
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
+
+test('the palette goes to courses and stops, the list of keys opens on a question mark', async ({ page }) => {
+  await comeInAs(page, INES);
+  await page.keyboard.press('Control+k');
+  const palette = page.getByRole('combobox', { name: 'Find and go, or do' });
+  await palette.fill('sum27');
+  await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(1);
+  await palette.press('Enter');
+  await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await palette.fill('read');
+  await palette.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Readiness', level: 1 })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await palette.fill('nothing like it');
+  await expect(page.getByText('Nothing here is called that.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(palette).toBeHidden();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});

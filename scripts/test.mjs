@@ -51,6 +51,8 @@ async function jest(projects, env) {
       '--json',
       `--outputFile=${file}`,
       '--silent',
+      // A busy machine is no reason to fail.
+      '--testTimeout=60000',
     ],
     { env, allowFailure: true },
   );

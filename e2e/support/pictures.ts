@@ -5,6 +5,7 @@ import type { Page } from '@playwright/test';
 const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
 
 export async function picture(page: Page, name: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
   // A caret would blink into one picture and not into the next.
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

@@ -14,4 +14,7 @@ import { router } from './app/router.ts';
 import { vuetify } from './app/vuetify.ts';
 
 await loadMessages(['common']);
-createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router).mount('#app');
+const app = createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router);
+// The first page is known before anything is shown, so that nothing flashes by.
+await router.isReady();
+app.mount('#app');

@@ -9,6 +9,7 @@ import { itemToCarryOn } from '../src/learner/carry-on.ts';
 import { sectionTitle } from '../src/learner/titles.ts';
 import { moveByDrop, moveByOne } from '../src/setup/outline/moves.ts';
 import { outlineRows } from '../src/setup/outline/rows.ts';
+import { bestMatches } from '../src/palette/matches.ts';
 import { dayAtShare } from '../src/setup/preview/marker.ts';
 import { newId } from '../src/stores/new-id.ts';
 
@@ -182,4 +183,19 @@ test('ids are UUIDs of version 4', () => {
   for (const id of ids)
     expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
   expect(new Set(ids).size).toBe(50);
+});
+
+test('the palette puts words that begin so before words that hold it', () => {
+  const command = (title: string, note?: string) => ({
+    id: title,
+    title,
+    run: () => undefined,
+    ...(note === undefined ? {} : { note }),
+  });
+  const commands = [command('Redo'), command('Índice', 'EFM-210'), command('Undo'), command('Dates')];
+  const found = (find: string): string[] => bestMatches(commands, find).map(({ title }) => title);
+  expect(found('d')).toEqual(['Dates', 'Redo', 'Índice', 'Undo']);
+  expect(found('indice efm')).toEqual(['Índice']);
+  expect(found('')).toHaveLength(4);
+  expect(found('x')).toEqual([]);
 });

@@ -110,7 +110,7 @@ function insertNew(course: Course, edit: InsertEdit): Step {
   );
   if (taken !== undefined) return refuse({ code: 'id_taken', target: taken });
   const most = edit.node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_SECTION;
-  if (siblings(course, edit.parent).length >= most) return refuse({ code: 'too_many', target, most });
+  if (living(course, edit.parent) >= most) return refuse({ code: 'too_many', target, most });
   const seat = seatAfter(course, edit.parent, edit.after);
   if (seat === null) return refuse({ code: 'unknown_neighbour', target, after: edit.after ?? '' });
   return {
@@ -132,7 +132,7 @@ function applyMove(course: Course, edit: MoveEdit): Step {
   const unmoved = edit.parent === place.parent && (edit.after === target || edit.after === before);
   if (unmoved) return { ok: true, course, inverse: null };
   const most = place.node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_SECTION;
-  if (edit.parent !== place.parent && siblings(course, edit.parent).length >= most) {
+  if (edit.parent !== place.parent && living(course, edit.parent) >= most) {
     return refuse({ code: 'too_many', target, most });
   }
   const without = detach(course, place.node);
@@ -176,6 +176,9 @@ function siblings(course: Course, parent: string): readonly CourseNode[] {
   if (parent === course.id) return course.sections;
   return course.sections.find((section) => section.id === parent)?.items ?? [];
 }
+
+const living = (course: Course, parent: string): number =>
+  siblings(course, parent).filter(({ removed }) => !removed).length;
 
 /**
  * The index at which a node that comes after `after` is put, or null when there is no such neighbour.

@@ -12,6 +12,8 @@ export const MAX_WEEKS = 104;
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
 export const MAX_SECTIONS = 200;
 export const MAX_ITEMS_PER_SECTION = 500;
+/** Tombstones count here alone: years of adding and removing must not fill a course up. */
+const TOMBSTONES_FACTOR = 20;
 export const MAX_TITLE = 200;
 export const MAX_CODE = 40;
 
@@ -128,7 +130,7 @@ export const sectionSchema = z.strictObject({
   title: titleSchema.nullable(),
   /** True: stands outside the calendar (an opening unit, resources): no days and no number. */
   outside: z.boolean(),
-  items: z.array(itemSchema).max(MAX_ITEMS_PER_SECTION),
+  items: z.array(itemSchema).max(MAX_ITEMS_PER_SECTION * TOMBSTONES_FACTOR),
 });
 
 export const courseSchema = z.strictObject({
@@ -143,7 +145,7 @@ export const courseSchema = z.strictObject({
   description: textHashSchema.nullable(),
   tags: z.array(tagSchema).max(30),
   dates: datesSchema,
-  sections: z.array(sectionSchema).max(MAX_SECTIONS),
+  sections: z.array(sectionSchema).max(MAX_SECTIONS * TOMBSTONES_FACTOR),
 });
 
 export type Dates = z.infer<typeof datesSchema>;

@@ -1,3 +1,4 @@
+import { MAX_EDITS } from '../course/edits.ts';
 import { livingItems, livingSections } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
@@ -17,7 +18,10 @@ export const emptyItem: Rule = {
       severity: 'advice',
       targets: empty.map(({ id }) => id),
       values: { count: empty.length },
-      cure: empty.map(({ id }) => ({ kind: 'set', target: id, field: 'shown', value: false, was: true })),
+      // What one change can hold; pressing again cures the rest.
+      cure: empty
+        .slice(0, MAX_EDITS)
+        .map(({ id }) => ({ kind: 'set', target: id, field: 'shown', value: false, was: true })),
     };
   },
 };

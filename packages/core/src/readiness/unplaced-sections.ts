@@ -1,3 +1,4 @@
+import { MAX_WEEKS } from '../course/schema.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
 
@@ -14,7 +15,10 @@ export const unplacedSections: Rule = {
       severity: 'blocker',
       targets: plan.unplaced,
       values: { count: plan.unplaced.length, weeks, needed },
-      cure: [{ kind: 'set', target: course.id, field: 'dates.weeks', value: needed, was: weeks }],
+      cure:
+        needed > MAX_WEEKS
+          ? null
+          : [{ kind: 'set', target: course.id, field: 'dates.weeks', value: needed, was: weeks }],
     };
   },
 };

@@ -2,6 +2,7 @@
 import { onErrorCaptured, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VApp } from 'vuetify/components/VApp';
+import PaletteKeys from '../palette/PaletteKeys.vue';
 import AwayNotice from './AwayNotice.vue';
 import { useSession } from '../stores/session.ts';
 
@@ -19,7 +20,10 @@ onErrorCaptured(() => {
   <VApp>
     <a class="skip-link" href="#main">{{ t('common.skip') }}</a>
     <AwayNotice v-if="session.me === null" />
-    <RouterView v-else />
+    <template v-else>
+      <RouterView />
+      <PaletteKeys v-if="session.person !== null" />
+    </template>
     <p v-if="broken" class="broken" role="alert">
       {{ t('common.broken') }}
       <button class="button small" type="button" @click="broken = false">{{ t('common.close') }}</button>

@@ -26,7 +26,11 @@ const weeks = ref(15);
 const failure = ref<string | null>(null);
 const isBusy = ref(false);
 
+const titleField = ref<{ focus: () => void } | null>(null);
+
 onMounted(() => {
+  // At once: the field's own autofocus comes late, and takes the focus from whoever was quicker.
+  titleField.value?.focus();
   const next = session.me?.institution.terms.find((term) => term.firstDay > session.today);
   if (next === undefined) return;
   firstDay.value = next.firstDay;
@@ -94,12 +98,12 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
     <form @submit.prevent="create">
       <div class="pair">
         <VTextField
+          ref="titleField"
           v-model="title"
           :label="t('setup.about.title')"
           :hint="t('desk.new.titleHint')"
           persistent-hint
           maxlength="200"
-          autofocus
           name="title"
         />
         <CodeField v-model="code" v-model:free="codeIsFree" />

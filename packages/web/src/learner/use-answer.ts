@@ -26,6 +26,11 @@ export function useAnswer<T>(address: () => string): {
     } catch (error) {
       if (mine !== latest) return;
       const code = error instanceof ProblemError ? error.problem.code : null;
+      if (code === 'not_signed_in') {
+        // The session has ended meanwhile: sign in, and come back here.
+        location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
+        return;
+      }
       state.value = code === 'not_found' || code === 'not_allowed' ? 'nothing' : 'failed';
     }
   }

@@ -6,6 +6,7 @@ import { ProblemError } from '../api/client.ts';
 import { setTitle } from '../app/router.ts';
 import LoadState from '../learner/LoadState.vue';
 import type { Loading } from '../learner/use-answer.ts';
+import { offerCommands } from '../stores/commands.ts';
 import { usePlan } from '../stores/plan.ts';
 import AppBar from '../ui/AppBar.vue';
 import AboutStop from './about/AboutStop.vue';
@@ -72,6 +73,31 @@ watch(
 );
 watch(isPreviewOpen, (open) => localStorage.setItem('itinerary.preview', open ? 'open' : 'folded'));
 watch(isTimelineOpen, (open) => localStorage.setItem('itinerary.timeline', open ? 'open' : 'folded'));
+
+offerCommands('setup', () => [
+  ...STOPS.map((name) => ({
+    id: `stop-${name}`,
+    title: t(`setup.stops.${name}`),
+    run: () => router.push(`/setup/${courseId.value}/${name}`),
+  })),
+  { id: 'members', title: t('setup.members.title'), run: () => (isShowingMembers.value = true) },
+  ...(plan.rights.state
+    ? [
+        {
+          id: 'state',
+          title: t(plan.course?.state === 'draft' ? 'setup.goLive.title' : 'setup.goLive.stateTitle'),
+          run: () => (isGoingLive.value = true),
+        },
+      ]
+    : []),
+  {
+    id: 'preview',
+    title: t(isPreviewOpen.value ? 'setup.preview.fold' : 'setup.preview.unfold'),
+    run: () => (isPreviewOpen.value = !isPreviewOpen.value),
+  },
+  { id: 'undo', title: t('setup.bar.undo'), run: plan.undo },
+  { id: 'redo', title: t('setup.bar.redo'), run: plan.redo },
+]);
 
 const onKey = undoKeys(plan);
 /** Somebody else may have worked here meanwhile. */

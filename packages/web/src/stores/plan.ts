@@ -45,6 +45,7 @@ type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> 
 
 const TYPING_REST_MS = 2000;
 const LONGEST_WAIT_MS = 15_000;
+const LARGEST_BATCH = 100;
 /** Browsers take about this much in a request that outlives its page. */
 const KEEPALIVE_BYTES = 60_000;
 
@@ -61,6 +62,7 @@ export const usePlan = defineStore('plan', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let underWay: Promise<void> | null = null;
   let failures = 0;
+  let batch = LARGEST_BATCH;
 
   const course = computed<Course | null>(() => copy.value?.course ?? null);
   const found = computed(() =>
@@ -166,9 +168,10 @@ export const usePlan = defineStore('plan', () => {
     changes: readonly Change[];
     texts: Record<string, string>;
   } {
-    const named = JSON.stringify(working.pending);
+    const changes = working.pending.slice(0, batch);
+    const named = JSON.stringify(changes);
     const own = [...texts.known].filter(([hash]) => named.includes(hash));
-    return { since: working.seq, changes: working.pending.slice(0, 100), texts: Object.fromEntries(own) };
+    return { since: working.seq, changes, texts: Object.fromEntries(own) };
   }
 
   async function sendOnce(): Promise<void> {
@@ -190,6 +193,7 @@ export const usePlan = defineStore('plan', () => {
   function took(answer: ChangesAnswer): void {
     if (copy.value === null) return;
     failures = 0;
+    batch = LARGEST_BATCH;
     const taken = takeAnswer(copy.value, answer as ServerAnswer);
     copy.value = taken.copy;
     learners.value = answer.learners;
@@ -206,6 +210,12 @@ export const usePlan = defineStore('plan', () => {
   /** What no later attempt can mend stops; everything else is tried again, less and less often. */
   function failed(error: unknown): void {
     const problem = error instanceof ProblemError ? error.problem : null;
+    if (problem?.code === 'too_large' && batch > 1) {
+      // Much was written while the server was away: it is sent in smaller parts.
+      batch = Math.ceil(Math.min(batch, copy.value?.pending.length ?? 1) / 2);
+      send(0);
+      return;
+    }
     if (problem !== null && problem.status < 500 && problem.status !== 429) {
       saving.value = 'stopped';
       tell({ kind: 'problem', code: problem.code });

@@ -39,10 +39,15 @@ export const useSession = defineStore('session', () => {
     return new Date(Date.parse(answer.now) + passed).toISOString();
   }
 
+  // A page left open overnight must not show yesterday.
+  const minute = ref(0);
+  setInterval(() => (minute.value += 1), 60_000);
+
   /** Today in the institution's zone. */
-  const today = computed(() =>
-    me.value === null ? '1970-01-01' : dayIn(me.value.now, me.value.institution.zone),
-  );
+  const today = computed(() => {
+    void minute.value;
+    return me.value === null ? '1970-01-01' : dayIn(now(), me.value.institution.zone);
+  });
   const person = computed(() => me.value?.person ?? null);
 
   return { me, person, today, load, signIn, signInAs, signOut, now };

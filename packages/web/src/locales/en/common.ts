@@ -49,6 +49,23 @@ export default {
     appearances: { system: 'As the system', light: 'Light', dark: 'Dark' },
     signOut: 'Sign out',
   },
+  palette: {
+    title: 'Find and go, or do',
+    find: 'A course, a stop, something to do',
+    none: 'Nothing here is called that.',
+    newCourse: 'New course',
+  },
+  shortcuts: {
+    title: 'Keys',
+    palette: 'Find a course, a stop or an act',
+    undo: 'Undo your last edit',
+    redo: 'Make it again',
+    cells: 'From cell to cell in the outline',
+    move: 'Move a line of the outline',
+    marker: 'The timeline’s marker, by a day',
+    week: 'The timeline’s marker, by a week',
+    list: 'This list',
+  },
   problems: {
     bad_input: 'Something in what was sent is not as expected.',
     not_signed_in: 'You are no longer signed in. Sign in again to go on.',

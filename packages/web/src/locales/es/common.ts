@@ -49,6 +49,23 @@ export default {
     appearances: { system: 'Como el sistema', light: 'Claro', dark: 'Oscuro' },
     signOut: 'Salir',
   },
+  palette: {
+    title: 'Buscar e ir, o hacer',
+    find: 'Un curso, una parada, algo que hacer',
+    none: 'Aquí nada se llama así.',
+    newCourse: 'Curso nuevo',
+  },
+  shortcuts: {
+    title: 'Teclas',
+    palette: 'Buscar un curso, una parada o una acción',
+    undo: 'Deshacer tu último cambio',
+    redo: 'Volver a hacerlo',
+    cells: 'De celda en celda en el índice',
+    move: 'Mover una línea del índice',
+    marker: 'La marca del calendario, un día',
+    week: 'La marca del calendario, una semana',
+    list: 'Esta lista',
+  },
   problems: {
     bad_input: 'Algo de lo enviado no es como se esperaba.',
     not_signed_in: 'La sesión ha terminado. Vuelve a entrar para seguir.',
