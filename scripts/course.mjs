@@ -1,26 +1,24 @@
 // `npm run -s course -- export CODE | import FILE | plan FILE`: the course file on the command line.
 import { join } from 'node:path';
 import { buildCli, buildServer } from './lib/build.mjs';
+import { CLUSTER, DATABASE, demoDatabase } from './lib/demo-database.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { CLI_DIST, ROOT, SERVER_DIST } from './lib/paths.mjs';
-import { runningPostgres, startPostgres } from './lib/postgres.mjs';
+import { runningPostgres } from './lib/postgres.mjs';
 import { command, needNode } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
 
-const DATABASE = 'itinerary';
 const NEEDS_DATABASE = new Set(['export', 'import']);
 
 /** DATABASE_URL, or the demo's database: the running one, or one started for the occasion. */
 async function withDatabase(use) {
-  if (process.env.DATABASE_URL !== undefined) return use(process.env.DATABASE_URL);
-  const running = runningPostgres('postgres');
+  const running = process.env.DATABASE_URL === undefined ? runningPostgres(CLUSTER) : null;
   if (running !== null) return use(running(DATABASE));
-  const postgres = await startPostgres('postgres');
+  const database = await demoDatabase();
   try {
-    await postgres.createDatabase(DATABASE);
-    return await use(postgres.url(DATABASE));
+    return await use(database.url);
   } finally {
-    await postgres.stop();
+    await database.stop();
   }
 }
 

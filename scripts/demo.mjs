@@ -3,14 +3,12 @@ import { mkdirSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
+import { demoDatabase } from './lib/demo-database.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, SERVER_DIST, WEB_DIST } from './lib/paths.mjs';
-import { startPostgres } from './lib/postgres.mjs';
 import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
 import { run, say, stop } from './lib/say.mjs';
 import { sessionSecret } from './lib/secrets.mjs';
-
-const DATABASE = 'itinerary';
 
 function wantedPort() {
   const text = process.env.PORT ?? '4600';
@@ -46,25 +44,19 @@ await run(async () => {
   mkdirSync(DATA, { recursive: true });
   await ensureNpmPackages();
 
-  let postgres = null;
+  let database = null;
   let server = null;
   const close = closeOnEnd(async () => {
     say('Stopping');
     await end(server);
-    await postgres?.stop();
+    await database?.stop();
   });
   try {
-    let databaseUrl = process.env.DATABASE_URL;
-    if (databaseUrl === undefined) {
-      say('Starting PostgreSQL');
-      postgres = await startPostgres('postgres');
-      await postgres.createDatabase(DATABASE);
-      databaseUrl = postgres.url(DATABASE);
-    }
+    database = await demoDatabase();
     await buildServer();
     await buildWeb();
     const env = {
-      DATABASE_URL: databaseUrl,
+      DATABASE_URL: database.url,
       SESSION_SECRET: sessionSecret(),
       ITINERARY_DEMO: '1',
       ITINERARY_WEB: WEB_DIST,
@@ -81,7 +73,11 @@ await run(async () => {
       ownGroup: true,
     });
     console.log(`\nItinerary is ready at http://127.0.0.1:${port}\n(Ctrl-C stops it; the data stays.)`);
-    await new Promise((resolve) => server.once('exit', resolve));
+    const code = await new Promise((resolve) => server.once('exit', resolve));
+    if (code !== 0 && code !== null) {
+      console.error(`\nThe server ended by itself (${code}); what it said stands above. The data is safe.`);
+      process.exitCode = 1;
+    }
     await close();
   } catch (error) {
     await close();

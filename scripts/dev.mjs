@@ -2,38 +2,31 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildServer } from './lib/build.mjs';
+import { demoDatabase } from './lib/demo-database.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { bin, DATA, ROOT, SERVER_DIST } from './lib/paths.mjs';
-import { freePort, startPostgres } from './lib/postgres.mjs';
+import { freePort } from './lib/postgres.mjs';
 import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
-import { run, say } from './lib/say.mjs';
+import { run } from './lib/say.mjs';
 import { sessionSecret } from './lib/secrets.mjs';
-
-const DATABASE = 'itinerary';
 
 await run(async () => {
   needNode();
   mkdirSync(DATA, { recursive: true });
   await ensureNpmPackages();
-  let postgres = null;
+  let database = null;
   let server = null;
   let vite = null;
   const close = closeOnEnd(async () => {
     await end(vite);
     await end(server);
-    await postgres?.stop();
+    await database?.stop();
   });
   try {
-    let databaseUrl = process.env.DATABASE_URL;
-    if (databaseUrl === undefined) {
-      say('Starting PostgreSQL');
-      postgres = await startPostgres('postgres');
-      await postgres.createDatabase(DATABASE);
-      databaseUrl = postgres.url(DATABASE);
-    }
+    database = await demoDatabase();
     const port = await freePort();
     const env = {
-      DATABASE_URL: databaseUrl,
+      DATABASE_URL: database.url,
       SESSION_SECRET: sessionSecret(),
       ITINERARY_DEMO: '1',
       PORT: String(port),

@@ -99,7 +99,12 @@ export function closeOnEnd(close) {
   const once = () => (closing ??= close());
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     process.on(signal, () => {
-      void once().then(() => process.exit(signal === 'SIGINT' ? 130 : 143));
+      // What was only just starting is not known to `close`, and must not stay behind.
+      const leave = () => running.forEach((child) => child.kill('SIGINT'));
+      void once().finally(() => {
+        leave();
+        process.exit(signal === 'SIGINT' ? 130 : 143);
+      });
     });
   }
   return once;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { IconSearch } from '@tabler/icons-vue';
 import type { DeskCourse, InstitutionAnswer } from '@itinerary/contract';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import FindField from '../ui/FindField.vue';
 import type { DeskFilter } from './filter.ts';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; terms: InstitutionAnswer['terms'] }>();
@@ -25,16 +25,12 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
 
 <template>
   <search class="filters">
-    <label class="find">
-      <span class="visually-hidden">{{ t('desk.find') }}</span>
-      <IconSearch :size="17" aria-hidden="true" />
-      <input
-        type="search"
-        :placeholder="t('desk.find')"
-        :value="filter.text"
-        @input="set({ text: ($event.target as HTMLInputElement).value })"
-      />
-    </label>
+    <FindField
+      class="find"
+      :model-value="filter.text"
+      :label="t('desk.find')"
+      @update:model-value="set({ text: $event })"
+    />
     <select :aria-label="t('desk.term')" :value="filter.term ?? ''" @change="set({ term: chosen($event) })">
       <option value="">{{ t('desk.anyTerm') }}</option>
       <option v-for="term in terms" :key="term.code" :value="term.code">{{ term.name }}</option>
@@ -66,34 +62,6 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
   gap: 8px;
 }
 
-.find {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  padding: 0 10px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-}
-
-.find:focus-within {
-  outline: 2px solid var(--bottle);
-  outline-offset: 1px;
-}
-
-input {
-  width: 190px;
-  min-height: 34px;
-  border: 0;
-  outline: 0;
-  background: none;
-}
-
-input::placeholder {
-  color: var(--ink-soft);
-  opacity: 1;
-}
-
 select {
   min-height: 36px;
   padding: 0 8px;
@@ -105,10 +73,6 @@ select {
 @media (max-width: 620px) {
   .find {
     flex: 1 0 100%;
-  }
-
-  input {
-    width: 100%;
   }
 
   select {

@@ -6,14 +6,16 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VTextField } from 'vuetify/components/VTextField';
-import { ask, ProblemError } from '../api/client.ts';
+import { ask } from '../api/client.ts';
+import { useProblemSentence } from '../app/problems.ts';
 import { formatDay, weekdayName } from '../app/dates.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/AppBar.vue';
 import CodeField from '../ui/CodeField.vue';
 import PurposeTiles from '../ui/PurposeTiles.vue';
 
-const { t, te, locale } = useI18n();
+const { t, locale } = useI18n();
+const sentence = useProblemSentence();
 const session = useSession();
 const router = useRouter();
 
@@ -79,9 +81,7 @@ async function create(): Promise<void> {
     const { id } = await ask<{ id: string }>('/api/courses', { method: 'POST', body });
     await router.push(`/setup/${id}/about`);
   } catch (error) {
-    const key =
-      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
-    failure.value = te(key) ? t(key) : t('common.problems.internal');
+    failure.value = sentence(error);
   } finally {
     isBusy.value = false;
   }

@@ -4,12 +4,14 @@ import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { VTextField } from 'vuetify/components/VTextField';
-import { ask, ProblemError } from '../api/client.ts';
+import { ask } from '../api/client.ts';
+import { useProblemSentence } from '../app/problems.ts';
 import AppMark from '../ui/AppMark.vue';
 import LanguageChoice from './LanguageChoice.vue';
 import { useSession } from '../stores/session.ts';
 
-const { t, te } = useI18n();
+const { t } = useI18n();
+const sentence = useProblemSentence();
 const session = useSession();
 const route = useRoute();
 const router = useRouter();
@@ -36,9 +38,7 @@ async function enter(work: () => Promise<void>): Promise<void> {
     // Only addresses of our own: "//elsewhere" would leave the site.
     await router.push(typeof then === 'string' && /^\/(?!\/)/.test(then) ? then : '/desk');
   } catch (error) {
-    const key =
-      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
-    failure.value = te(key) ? t(key) : t('common.problems.internal');
+    failure.value = sentence(error);
   } finally {
     isBusy.value = false;
   }

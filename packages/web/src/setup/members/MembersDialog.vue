@@ -1,17 +1,20 @@
 <script setup lang="ts">
 /** Who is on the course; people of the institution are added by name. */
-import { IconSearch, IconUserPlus, IconX } from '@tabler/icons-vue';
+import { IconUserPlus, IconX } from '@tabler/icons-vue';
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import type { Role } from '@itinerary/core';
 import { ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path, ProblemError } from '../../api/client.ts';
+import { ask, path } from '../../api/client.ts';
+import { useProblemSentence } from '../../app/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/DialogBox.vue';
+import FindField from '../../ui/FindField.vue';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });
-const { t, te } = useI18n();
+const { t } = useI18n();
+const sentence = useProblemSentence();
 const plan = usePlan();
 
 const members = shallowRef<MembersAnswer['members']>([]);
@@ -30,9 +33,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   try {
     await work();
   } catch (error) {
-    const key =
-      error instanceof ProblemError ? `common.problems.${error.problem.code}` : 'common.problems.unreachable';
-    failure.value = te(key) ? t(key) : t('common.problems.internal');
+    failure.value = sentence(error);
   }
 }
 
@@ -121,11 +122,7 @@ watch(find, () => {
       </section>
       <section v-if="plan.rights.members" aria-labelledby="members-add">
         <h3 id="members-add">{{ t('setup.members.add') }}</h3>
-        <label class="find">
-          <IconSearch :size="17" aria-hidden="true" />
-          <span class="visually-hidden">{{ t('setup.members.find') }}</span>
-          <input v-model="find" type="search" :placeholder="t('setup.members.find')" />
-        </label>
+        <FindField v-model="find" class="find" :label="t('setup.members.find')" />
         <ul class="people choose">
           <li v-for="person in candidates.people" :key="person.id">
             <label>
@@ -221,26 +218,7 @@ h3 {
 }
 
 .find {
-  display: flex;
-  align-items: center;
-  gap: 6px;
   margin-bottom: 8px;
-  padding: 0 10px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-}
-
-.find:focus-within {
-  outline: 2px solid var(--bottle);
-  outline-offset: 1px;
-}
-
-.find input {
-  width: 100%;
-  min-height: 34px;
-  border: 0;
-  outline: 0;
-  background: none;
 }
 
 .act {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { IconFilePlus, IconLinkPlus, IconPlus, IconSearch } from '@tabler/icons-vue';
+import { IconFilePlus, IconLinkPlus, IconPlus } from '@tabler/icons-vue';
 import { findNode, livingItems, livingSections } from '@itinerary/core';
 import type { Item, MoveEdit } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -10,6 +10,7 @@ import { fold } from '../../desk/filter.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
 import StopHead from '../StopHead.vue';
 import { nextCell } from './cells.ts';
@@ -189,15 +190,11 @@ watch(() => route.query['at'], showPlace);
       </button>
     </template>
     <span class="spacer" />
-    <label class="find">
-      <IconSearch :size="17" aria-hidden="true" />
-      <span class="visually-hidden">{{ t('setup.outline.findLabel') }}</span>
-      <input
-        v-model="find"
-        type="search"
-        :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
-      />
-    </label>
+    <FindField
+      v-model="find"
+      :label="t('setup.outline.findLabel')"
+      :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
+    />
   </div>
   <p class="visually-hidden" role="status">{{ said }}</p>
   <div :class="['sides', { beside: openedItem !== null }]">
@@ -301,34 +298,6 @@ watch(() => route.query['at'], showPlace);
 
 .spacer {
   flex: 1;
-}
-
-.find {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  padding: 0 10px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-}
-
-.find:focus-within {
-  outline: 2px solid var(--bottle);
-  outline-offset: 1px;
-}
-
-.find input {
-  width: 210px;
-  min-height: 34px;
-  border: 0;
-  outline: 0;
-  background: none;
-}
-
-.find input::placeholder {
-  color: var(--ink-soft);
-  opacity: 1;
 }
 
 .sides.beside {
