@@ -60,7 +60,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         .getByRole('link', { name: /EFM-210-SPR27/ })
         .first()
         .click();
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
       await clean(page, 'course');
       await page.getByRole('link', { name: /Start with/ }).click();
       await expect(page.getByText('We leave the shed')).toBeVisible();

@@ -15,7 +15,9 @@ const { t } = useI18n();
     :text="t('common.nowhere.text')"
   />
   <main v-else id="main" class="wait">
-    <p v-if="state === 'loading'" role="status">{{ t('learner.loading') }}</p>
+    <div v-if="state === 'loading'" role="status">
+      <h1 class="loading">{{ t('learner.loading') }}</h1>
+    </div>
     <template v-else>
       <h1>{{ t('learner.failed') }}</h1>
       <p class="soft">{{ t('common.problems.unreachable') }}</p>
@@ -25,6 +27,11 @@ const { t } = useI18n();
 </template>
 
 <style scoped>
+.loading {
+  font: inherit;
+  color: var(--ink-soft);
+}
+
 .wait {
   display: grid;
   gap: 12px;

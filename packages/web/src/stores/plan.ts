@@ -198,9 +198,11 @@ export const usePlan = defineStore('plan', () => {
     copy.value = taken.copy;
     learners.value = answer.learners;
     taken.notices.forEach((notice) => tell(notice));
-    if (taken.copy.pending.some(({ id }) => !sent.has(id))) {
+    const left = taken.copy.pending;
+    if (left.length > 0) {
       saving.value = 'saving';
-      send(TYPING_REST_MS);
+      // What was sent before and is still here waits for nothing; what is being typed waits for a rest.
+      send(left.some(({ id }) => sent.has(id)) ? 0 : TYPING_REST_MS);
       return;
     }
     saving.value = 'saved';

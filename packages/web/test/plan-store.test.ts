@@ -1,0 +1,383 @@
+/** The store that saves: against a server in miniature, which answers, refuses, stumbles, or is away. */
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { applyChange } from '@itinerary/core';
+import type { Change, Course, TakenChange } from '@itinerary/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { smallCourse } from '../../core/test/arbitraries.ts';
+import { usePlan } from '../src/stores/plan.ts';
+import { useSession } from '../src/stores/session.ts';
+import { hashText, useTexts } from '../src/stores/texts.ts';
+
+interface Sent {
+  readonly since: number;
+  readonly changes: readonly Change[];
+  readonly texts: Readonly<Record<string, string>>;
+}
+
+type Trouble = 'none' | 'away' | 'lost answer' | 'away from the database' | 'signed out' | 'too large';
+
+/** Takes changes as the real one does; `trouble` says how the next requests go. */
+class MiniServer {
+  course: Course = smallCourse();
+  log: TakenChange[] = [];
+  sent: Sent[] = [];
+  texts = new Map<string, string>();
+  trouble: Trouble = 'none';
+
+  readonly fetch = (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
+    const address = String(path);
+    if (address.endsWith('/plan')) {
+      const rights = { plan: true, state: true, members: true };
+      return this.answer({ course: this.course, seq: this.log.length, learners: 2, rights });
+    }
+    if (address.includes('/texts/')) {
+      const html = this.texts.get(address.split('/').at(-1) ?? '');
+      return html === undefined ? this.problem(404, 'not_found') : this.answer({ html });
+    }
+    const body = JSON.parse(String(init?.body)) as Sent;
+    this.sent.push(body);
+    if (this.trouble === 'away') return Promise.reject(new TypeError('Failed to fetch'));
+    if (this.trouble === 'away from the database') return this.problem(503, 'database_away');
+    if (this.trouble === 'signed out') return this.problem(401, 'not_signed_in');
+    if (this.trouble === 'too large' && body.changes.length > 2) return this.problem(413, 'too_large');
+    const answer = this.take(body);
+    if (this.trouble === 'lost answer') return Promise.reject(new TypeError('Failed to fetch'));
+    return this.answer(answer);
+  };
+
+  take({ since, changes, texts }: Sent, author = 'Inês'): object {
+    for (const [hash, html] of Object.entries(texts)) this.texts.set(hash, html);
+    const refused: object[] = [];
+    for (const change of changes) {
+      if (this.log.some((taken) => taken.change.id === change.id)) continue;
+      const applied = applyChange(this.course, change);
+      if (!applied.ok) {
+        refused.push({ id: change.id, refusal: applied.refusal });
+        continue;
+      }
+      this.course = applied.course;
+      this.log.push({ seq: this.log.length + 1, change, author, mine: author === 'Inês' });
+    }
+    return { seq: this.log.length, taken: this.log.filter(({ seq }) => seq > since), refused, learners: 2 };
+  }
+
+  /** Somebody else's change, taken by the server. */
+  other(change: Change): void {
+    this.take({ since: 0, changes: [change], texts: {} }, 'Tunde');
+  }
+
+  private answer(body: unknown): Promise<Response> {
+    return Promise.resolve(
+      new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } }),
+    );
+  }
+
+  private problem(status: number, code: string): Promise<Response> {
+    const body = JSON.stringify({ type: 'urn', title: code, status, code });
+    return Promise.resolve(
+      new Response(body, { status, headers: { 'content-type': 'application/problem+json' } }),
+    );
+  }
+}
+
+let server: MiniServer;
+const realFetch = globalThis.fetch;
+
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'performance'] });
+  setActivePinia(createPinia());
+  server = new MiniServer();
+  globalThis.fetch = server.fetch;
+});
+afterEach(() => {
+  jest.useRealTimers();
+  globalThis.fetch = realFetch;
+});
+
+async function opened(): Promise<ReturnType<typeof usePlan>> {
+  const plan = usePlan();
+  await plan.open('course');
+  return plan;
+}
+
+/** Lets time pass, and everything that was waiting for it happen. */
+const pass = (ms: number): Promise<void> => jest.advanceTimersByTimeAsync(ms);
+const titleOf = (course: Course | null, at = 0): string | null => course?.sections[at]?.title ?? null;
+const type = (plan: ReturnType<typeof usePlan>, text: string): boolean =>
+  plan.set('A', 'title', text, titleOf(plan.course), { typing: true });
+
+describe('saving', () => {
+  test('opens with the plan, its rights, and nothing to save', async () => {
+    const plan = await opened();
+    expect(plan.course).toEqual(smallCourse());
+    expect([plan.saving, plan.savedAt, plan.isUnsaved, plan.learners]).toEqual(['saved', null, false, 2]);
+  });
+
+  test('applies at once, sends, and says when it is saved', async () => {
+    const plan = await opened();
+    plan.set('A', 'shown', false, true);
+    expect(plan.course?.sections[0]?.shown).toBe(false);
+    expect([plan.saving, plan.isUnsaved]).toEqual(['saving', true]);
+    await pass(10);
+    expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
+    expect(plan.savedAt).toBe(useSession().now());
+    expect(server.course).toEqual(plan.course);
+  });
+
+  test('typing waits for two seconds of rest, and is one change', async () => {
+    const plan = await opened();
+    for (const text of ['T', 'Ti', 'Tid', 'Tide']) {
+      expect(type(plan, text)).toBe(true);
+      await pass(1500);
+    }
+    expect(server.sent).toEqual([]);
+    await pass(600);
+    expect(server.sent).toHaveLength(1);
+    expect(server.sent[0]?.changes).toMatchObject([{ edits: [{ field: 'title', value: 'Tide', was: 'A' }] }]);
+    expect(plan.saving).toBe('saved');
+  });
+
+  test('another change sends the typing along at once', async () => {
+    const plan = await opened();
+    type(plan, 'Tide');
+    plan.set('B', 'shown', false, true);
+    await pass(10);
+    expect(server.sent[0]?.changes).toHaveLength(2);
+  });
+
+  test('typing goes on while an answer is under way, and is saved after it', async () => {
+    const plan = await opened();
+    type(plan, 'One');
+    const flushed = plan.flush();
+    type(plan, 'One two');
+    await flushed;
+    expect(titleOf(plan.course)).toBe('One two');
+    expect(plan.saving).toBe('saving');
+    await pass(2100);
+    expect(titleOf(server.course)).toBe('One two');
+    expect(plan.saving).toBe('saved');
+  });
+
+  test('a value that stands there already is no change', async () => {
+    const plan = await opened();
+    expect(plan.set('A', 'title', 'A', 'A')).toBe(false);
+    await pass(3000);
+    expect(server.sent).toEqual([]);
+    expect(plan.saving).toBe('saved');
+  });
+
+  test('what core refuses is told, and not sent', async () => {
+    const plan = await opened();
+    expect(plan.change([{ kind: 'set', target: 'A', field: 'title', value: 7, was: 'A' }])).toBe(false);
+    expect(plan.told).toMatchObject([{ kind: 'refused', refusal: { code: 'bad_value', value: 7 } }]);
+    plan.dismiss(plan.told[0]?.id ?? '');
+    expect(plan.told).toEqual([]);
+    expect(server.sent).toEqual([]);
+  });
+});
+
+describe('trouble', () => {
+  test.each(['away', 'away from the database'] as const)(
+    '%s: tried again, less and less often, until it goes',
+    async (trouble) => {
+      const plan = await opened();
+      server.trouble = trouble;
+      plan.set('A', 'shown', false, true);
+      await pass(10);
+      expect(plan.saving).toBe('retrying');
+      const before = server.sent.length;
+      await pass(1100);
+      await pass(2100);
+      expect(server.sent.length).toBe(before + 2);
+      await pass(60_000);
+      expect(server.sent.length).toBeLessThan(before + 9);
+      server.trouble = 'none';
+      await pass(15_100);
+      expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
+      expect(server.course.sections[0]?.shown).toBe(false);
+    },
+  );
+
+  test('an answer that is lost makes nothing twice', async () => {
+    const plan = await opened();
+    server.trouble = 'lost answer';
+    const node = {
+      id: 'n',
+      kind: 'page',
+      title: 'N',
+      text: null,
+      minutes: null,
+      shown: true,
+      removed: false,
+    } as const;
+    plan.change([{ kind: 'insert', parent: 'A', after: null, node }]);
+    await pass(10);
+    expect(plan.saving).toBe('retrying');
+    server.trouble = 'none';
+    await pass(1100);
+    expect(plan.saving).toBe('saved');
+    expect(server.log).toHaveLength(1);
+    expect(plan.course).toEqual(server.course);
+  });
+
+  test('signed out: stops and says so; after signing in it goes on with nothing lost', async () => {
+    const plan = await opened();
+    server.trouble = 'signed out';
+    type(plan, 'Kept');
+    await pass(2100);
+    expect(plan.saving).toBe('stopped');
+    expect(plan.told).toMatchObject([{ kind: 'problem', code: 'not_signed_in' }]);
+    type(plan, 'Kept and more');
+    await pass(60_000);
+    expect(server.sent).toHaveLength(1);
+    server.trouble = 'none';
+    plan.resume();
+    await pass(10);
+    expect(plan.saving).toBe('saved');
+    expect(titleOf(server.course)).toBe('Kept and more');
+  });
+
+  test('much that was written while the server was away goes in smaller parts', async () => {
+    const plan = await opened();
+    server.trouble = 'away';
+    for (let at = 0; at < 9; at += 1) plan.set('B', 'title', `T${at}`, titleOf(plan.course, 1));
+    await pass(10);
+    server.trouble = 'too large';
+    await pass(1100);
+    await pass(30_000);
+    expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
+    expect(titleOf(server.course, 1)).toBe('T8');
+    expect(server.log).toHaveLength(9);
+  });
+
+  test('as the page goes, what is pending is sent in a request that outlives it', async () => {
+    const plan = await opened();
+    type(plan, 'Half a sen');
+    plan.leave();
+    await pass(0);
+    expect(titleOf(server.course)).toBe('Half a sen');
+  });
+});
+
+describe('others', () => {
+  test('are seen with the next answer, and told of where they replaced one’s words', async () => {
+    const plan = await opened();
+    type(plan, 'Mine');
+    await pass(2100);
+    server.other({
+      id: 'o',
+      edits: [{ kind: 'set', target: 'A', field: 'title', value: 'Theirs', was: 'A' }],
+    });
+    server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
+    await plan.flush();
+    expect(titleOf(plan.course)).toBe('Theirs');
+    expect(plan.told).toMatchObject([{ kind: 'replaced', yours: 'Mine', theirs: 'Theirs', by: 'Tunde' }]);
+    plan.set('b1', 'title', 'Too late', 'b1');
+    expect(plan.told.at(-1)).toMatchObject({ kind: 'refused', refusal: { code: 'removed_target' } });
+  });
+
+  test('a change sent to what they removed comes back refused, with its words', async () => {
+    const plan = await opened();
+    server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
+    plan.set('b1', 'title', 'My words', 'b1');
+    await pass(10);
+    expect(plan.told).toMatchObject([{ kind: 'refused', change: { edits: [{ value: 'My words' }] } }]);
+    expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
+  });
+});
+
+describe('undo', () => {
+  test('takes back, makes again, and both are saved', async () => {
+    const plan = await opened();
+    expect([plan.canUndo, plan.canRedo]).toEqual([false, false]);
+    type(plan, 'Tide');
+    await pass(2100);
+    plan.undo();
+    expect([titleOf(plan.course), plan.canUndo, plan.canRedo]).toEqual(['A', false, true]);
+    await pass(10);
+    expect(titleOf(server.course)).toBe('A');
+    plan.redo();
+    await pass(10);
+    expect(titleOf(server.course)).toBe('Tide');
+  });
+
+  test('says so where somebody has changed the same since', async () => {
+    const plan = await opened();
+    type(plan, 'Mine');
+    await pass(2100);
+    server.other({
+      id: 'o',
+      edits: [{ kind: 'set', target: 'A', field: 'title', value: 'Read, and theirs', was: 'Mine' }],
+    });
+    await plan.flush();
+    plan.undo();
+    expect(plan.told).toMatchObject([
+      { kind: 'stale_undo', refusal: { code: 'changed_since', now: 'Read, and theirs', wanted: 'A' } },
+    ]);
+    expect(plan.canUndo).toBe(false);
+  });
+
+  test('does not touch acts', async () => {
+    const plan = await opened();
+    plan.change([{ kind: 'set', target: 'course', field: 'state', value: 'live', was: 'draft' }], {
+      undoable: false,
+    });
+    expect(plan.canUndo).toBe(false);
+  });
+});
+
+describe('texts', () => {
+  test('are kept under their hash, and sent with the change that names them', async () => {
+    const plan = await opened();
+    await plan.setText('a1', 'text', '<p>Low tide</p>', null);
+    const hash = await hashText('<p>Low tide</p>');
+    expect(useTexts().read(hash)).toBe('<p>Low tide</p>');
+    await pass(2100);
+    expect(server.sent[0]?.texts).toEqual({ [hash]: '<p>Low tide</p>' });
+    expect(plan.saving).toBe('saved');
+  });
+
+  test('only the last of several typed is sent', async () => {
+    const plan = await opened();
+    let was: string | null = null;
+    for (const html of ['<p>L</p>', '<p>Lo</p>', '<p>Low</p>']) {
+      await plan.setText('a1', 'text', html, was);
+      was = await hashText(html);
+    }
+    await pass(2100);
+    expect(Object.values(server.sent[0]?.texts ?? {})).toEqual(['<p>Low</p>']);
+  });
+
+  test('come from the server when they are looked at first', async () => {
+    await opened();
+    const hash = await hashText('<p>There</p>');
+    server.texts.set(hash, '<p>There</p>');
+    const texts = useTexts();
+    expect(texts.read(hash)).toBeNull();
+    await pass(0);
+    expect(texts.read(hash)).toBe('<p>There</p>');
+    expect(texts.read(null)).toBeNull();
+  });
+
+  test('that are longer than a long chapter are refused here', async () => {
+    const plan = await opened();
+    await plan.setText('a1', 'text', `<p>${'x'.repeat(200_001)}</p>`, null);
+    expect(plan.told).toMatchObject([{ kind: 'problem', code: 'too_large' }]);
+    expect(plan.isUnsaved).toBe(false);
+  });
+});
+
+describe('readiness', () => {
+  test('is asked of what stands on the screen', async () => {
+    const plan = await opened();
+    const rules = (): string[] => plan.found.map(({ rule }) => rule);
+    expect(rules()).toContain('empty_item');
+    plan.change([
+      { kind: 'remove', target: 'A' },
+      { kind: 'remove', target: 'B' },
+    ]);
+    expect(rules()).toContain('no_item');
+    plan.undo();
+    expect(rules()).not.toContain('no_item');
+  });
+});
