@@ -1,0 +1,120 @@
+/** `export` and `import`, as the command line runs them. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseCourseFile } from '@itinerary/core';
+import type { CourseFile } from '@itinerary/core';
+// @ts-expect-error the bootstrap scripts are plain JavaScript
+import { SERVER_DIST } from '../../../scripts/lib/paths.mjs';
+import { admin, ARCHIVED, LIVE, newDatabase, urlOf } from './support/server.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'itinerary-file-'));
+let name: string;
+beforeAll(async () => {
+  name = await newDatabase('college');
+});
+afterAll(async () => {
+  rmSync(folder, { recursive: true });
+  await admin(`drop database ${name} with (force)`);
+});
+
+function tool(...words: string[]): Promise<{ code: number | null; out: string; err: string }> {
+  const child = spawn(process.execPath, [join(SERVER_DIST as string, 'course-file.js'), ...words], {
+    env: { ...process.env, DATABASE_URL: urlOf(name) },
+  });
+  let out = '';
+  let err = '';
+  child.stdout.on('data', (data: Buffer) => (out += data.toString()));
+  child.stderr.on('data', (data: Buffer) => (err += data.toString()));
+  return new Promise((resolve) => child.once('close', (code) => resolve({ code, out, err })));
+}
+
+async function exported(code: string): Promise<CourseFile> {
+  const { out, err } = await tool('export', code);
+  const parsed = parseCourseFile(JSON.parse(out));
+  if (!parsed.ok) throw new Error(err);
+  return parsed.value;
+}
+
+function file(content: unknown): string {
+  const path = join(folder, `${Math.random().toString(36).slice(2)}.json`);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+}
+
+describe('export', () => {
+  test('writes a course with every text it names', async () => {
+    const { course, texts } = await exported(LIVE.toLowerCase());
+    expect(course).toMatchObject({ code: LIVE, title: 'Estuary Field Methods', dates: { weeks: 15 } });
+    expect(Object.keys(texts).length).toBeGreaterThan(30);
+  });
+
+  test('says which codes there are', async () => {
+    const { code, err } = await tool('export', 'NONE-1');
+    expect(code).toBe(1);
+    expect(err).toContain(`No course has the code NONE-1. There are: ${ARCHIVED}, ${LIVE}`);
+  });
+});
+
+describe('import', () => {
+  test('reads back what export wrote, under another code and id', async () => {
+    const original = await exported(LIVE);
+    const path = file({ ...original, course: { ...original.course, code: 'COPY-1' } });
+    const { out } = await tool('import', path);
+    expect(out).toBe('COPY-1 is in the database: Estuary Field Methods, 15 sections\n');
+    const copy = await exported('COPY-1');
+    expect(copy.course.id).not.toBe(original.course.id);
+    expect({ ...copy, course: { ...copy.course, id: '', code: '' } }).toEqual({
+      ...original,
+      course: { ...original.course, id: '', code: '' },
+    });
+  });
+
+  test('refuses what is not as expected, naming it, and keeps nothing of it', async () => {
+    const original = await exported(LIVE);
+    const cases: readonly (readonly [unknown, RegExp])[] = [
+      [
+        original,
+        new RegExp(`at course.code stands "${LIVE}", which "Estuary Field Methods" has; ${LIVE}-2 is free`),
+      ],
+      [
+        { ...original, course: { ...original.course, code: 'X-1', term: 'NEVER' } },
+        /at course.term stands "NEVER"/,
+      ],
+      [
+        {
+          ...original,
+          course: { ...original.course, code: 'X-1', dates: { ...original.course.dates, weeks: 0 } },
+        },
+        /at course.dates.weeks stands 0/,
+      ],
+      [
+        { ...original, course: { ...original.course, code: 'X-1' }, texts: {} },
+        /stands nothing; expected: the HTML of a text/,
+      ],
+      [
+        {
+          ...original,
+          course: { ...original.course, code: 'X-1' },
+          texts: { ...original.texts, ['a'.repeat(64)]: 'b' },
+        },
+        /a text whose SHA-256 is/,
+      ],
+      ['{', /JSON/],
+    ];
+    for (const [content, sentence] of cases) {
+      const { code, err } = await tool('import', file(content));
+      expect(code).toBe(1);
+      expect(err).toMatch(sentence);
+    }
+    expect((await tool('export', 'X-1')).code).toBe(1);
+  });
+
+  test('wants a command and a file', async () => {
+    expect((await tool()).err).toContain('Usage:');
+    expect((await tool('import')).err).toContain('Usage:');
+    expect((await tool('burn', LIVE)).err).toContain('Usage:');
+  });
+});
