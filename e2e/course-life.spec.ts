@@ -1,0 +1,177 @@
+/** A course through its states, and off the usual way: practice, no dates yet, very large, at full size. */
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { allSaved, comeInAs, INES, NOOR, ownCourse } from './support/people.ts';
+
+const stop = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
+
+test('live, archived, and back to draft: learners see what the state says', async ({ page, browser }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'LIFE-1');
+  const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=noor`)).json()) as {
+    people: { id: string }[];
+  };
+  await page.request.post(`/api/courses/${id}/members`, {
+    data: { people: people.map((one) => one.id), role: 'learner' },
+  });
+  const other = await browser.newContext();
+  const noor = await other.newPage();
+  await comeInAs(noor, NOOR);
+  const card = noor.getByRole('link', { name: /LIFE-1/ });
+  await expect(card).toHaveCount(0);
+
+  await page.goto(`/setup/${id}/readiness`);
+  await page.getByRole('main').getByRole('button', { name: 'Go live' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Go live' }).click();
+  await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
+  await noor.reload();
+  await card.click();
+  await expect(noor.getByText('Begins Mon 1 Mar')).toBeVisible();
+
+  // Ctrl Z takes back edits, and not the opening of the course.
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: 'State…' }).click();
+  await page.getByRole('button', { name: 'Archive it' }).click();
+  await expect(page.getByRole('banner').getByText('Archived', { exact: true })).toBeVisible();
+  await noor.reload();
+  await expect(noor.getByText('Archived: everything can be read')).toBeVisible();
+  await stop(page, 'Outline').click();
+  await expect(page.getByLabel('Title of item 1.1')).toHaveAttribute('readonly', '');
+  await expect(page.getByRole('button', { name: 'Section' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'State…' }).click();
+  await page.getByRole('button', { name: 'Back to draft' }).click();
+  await expect(page.getByText('Draft · staff only')).toBeVisible();
+  await noor.reload();
+  await expect(noor.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await other.close();
+});
+
+test('a practice course is left in peace', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'PRACTICE-1');
+  await page.goto(`/setup/${id}/about`);
+  await expect(page.getByRole('button', { name: /Go live · \d to settle/ })).toBeVisible();
+  await page.getByText('A place to try things.').click();
+  await expect(page.getByRole('banner').getByRole('button', { name: 'Go live', exact: true })).toBeVisible();
+  await stop(page, 'Readiness').click();
+  await expect(page.getByText('Nothing is left to settle.')).toBeVisible();
+  await allSaved(page);
+});
+
+test('a course without a first day can be begun; the timeline waits, and a blocker says so', async ({
+  page,
+}) => {
+  await comeInAs(page, INES);
+  await page.goto('/new-course');
+  await page.getByLabel('Title').fill('Dates can wait');
+  await page.getByLabel('Code').fill('WAIT-1');
+  await page.getByLabel('First day').fill('');
+  await page.getByLabel('Teaching weeks').fill('0');
+  await expect(page.getByText('A whole number from 1 to 104')).toBeVisible();
+  await page.getByLabel('Teaching weeks').fill('2');
+  await page.getByRole('button', { name: 'Open the course as a draft' }).click();
+  await expect(page.getByText('The timeline is drawn when the course has a first day.')).toBeVisible();
+  await stop(page, 'Readiness').click();
+  await expect(page.getByText('The course has no first day')).toBeVisible();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'no first day' })
+    .getByRole('button', { name: 'Go to Dates & format' })
+    .click();
+  const day = page.getByLabel('First day');
+  await expect(day).toBeFocused();
+  await day.fill('2027-03-01');
+  await expect(page.getByRole('slider')).toBeVisible();
+  await expect(page.getByRole('cell', { name: '8–14 Mar' })).toBeVisible();
+  await allSaved(page);
+});
+
+test('fewer weeks than sections: what has no week is said, kept, and cured with one press', async ({
+  page,
+}) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'SHORT-1');
+  await page.goto(`/setup/${id}/dates`);
+  await page.getByLabel('Teaching weeks').fill('2');
+  await expect(page.getByText('One section has no week to stand in')).toBeVisible();
+  await stop(page, 'Outline').click();
+  await expect(page.getByRole('row', { name: /Title of section 3|No week left/ }).first()).toBeVisible();
+  await expect(page.getByText('No week left')).toBeVisible();
+  await stop(page, 'Dates & format').click();
+  await page.getByRole('button', { name: 'Make it 3 weeks' }).click();
+  await expect(page.getByLabel('Teaching weeks')).toHaveValue('3');
+  await expect(page.getByText('no week to stand in')).toHaveCount(0);
+  await allSaved(page);
+});
+
+test('the preview shows hidden things as learners do, and opens at full size', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'SEE-1');
+  await page.goto(`/setup/${id}/outline`);
+  const preview = page.getByRole('complementary', { name: 'What a learner sees' });
+  await expect(preview.getByRole('button', { name: 'Page Page 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Page 2 is shown to learners' }).click();
+  await expect(preview.getByRole('button', { name: 'Page Page 2' })).toHaveCount(0);
+  await preview.getByRole('button', { name: 'See it at full size' }).click();
+  const full = page.getByRole('dialog', { name: 'What a learner sees' });
+  await expect(full.getByRole('heading', { name: 'Course SEE-1' })).toBeVisible();
+  await full.getByRole('button', { name: 'Close' }).click();
+  await preview.getByRole('button', { name: 'Fold the preview away' }).click();
+  await page.reload();
+  await page.getByRole('button', { name: 'See what a learner sees' }).click();
+  await expect(preview.getByText('Not open yet')).toBeVisible();
+});
+
+test('an outline of five hundred items is worked on like one of ten', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id, sections } = await ownCourse(page, 'HUGE-1');
+  for (const parent of sections) {
+    const edits = Array.from({ length: 166 }, (_, at) => ({
+      kind: 'insert',
+      parent,
+      after: null,
+      node: {
+        id: `${parent.slice(0, 8)}-${at}`,
+        kind: 'page',
+        title: `Page number ${at}`,
+        text: null,
+        minutes: 5,
+        shown: true,
+        removed: false,
+      },
+    }));
+    const answer = await page.request.post(`/api/courses/${id}/changes`, {
+      data: { since: 0, changes: [{ id: `fill-${parent.slice(0, 8)}`, edits }], texts: {} },
+    });
+    expect(answer.ok()).toBe(true);
+  }
+  await page.goto(`/setup/${id}/outline`);
+  await expect(page.getByPlaceholder('Find in 3 sections, 501 items')).toBeVisible();
+  await page.getByPlaceholder(/Find in/).fill('number 77');
+  await expect(page.locator('.outline [data-cell="title"]')).toHaveCount(6);
+  await page.getByPlaceholder(/Find in/).fill('');
+  await page.getByRole('button', { name: 'Items of Week of 1 March' }).click();
+  await expect(page.getByLabel('Title of item 1.1', { exact: true })).toHaveCount(0);
+  await page.getByLabel('Title of item 2.1', { exact: true }).fill('Renamed among many');
+  await allSaved(page);
+  await page.reload();
+  await expect(page.getByLabel('Title of item 2.1', { exact: true })).toHaveValue('Renamed among many');
+});
+
+test('appearance and language are kept', async ({ page }) => {
+  await comeInAs(page, INES);
+  const account = page.getByRole('button', { name: /^Account of|^Cuenta de/ });
+  await account.click();
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.getByRole('button', { name: 'Español' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Tus cursos' })).toBeVisible();
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).colorScheme)).toBe('dark');
+  await account.click();
+  await page.keyboard.press('Escape');
+  await expect(account).toBeFocused();
+});
