@@ -1,0 +1,200 @@
+/** Asking the server, and what a page makes of the answer; and that every sentence can be said. */
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { effectScope, nextTick, ref } from 'vue';
+import { createI18n } from 'vue-i18n';
+import { ask, path, ProblemError, UnreachableError } from '../src/api/client.ts';
+import { useAnswer } from '../src/learner/use-answer.ts';
+import enCommon from '../src/locales/en/common.ts';
+import enDesk from '../src/locales/en/desk.ts';
+import enLearner from '../src/locales/en/learner.ts';
+import enSetup from '../src/locales/en/setup.ts';
+import esCommon from '../src/locales/es/common.ts';
+import esDesk from '../src/locales/es/desk.ts';
+import esLearner from '../src/locales/es/learner.ts';
+import esSetup from '../src/locales/es/setup.ts';
+
+type Fetch = typeof globalThis.fetch;
+const realFetch = globalThis.fetch;
+let fetched: jest.Mock<Fetch>;
+
+beforeEach(() => {
+  fetched = jest.fn<Fetch>();
+  globalThis.fetch = fetched;
+});
+afterEach(() => {
+  globalThis.fetch = realFetch;
+});
+
+const json = (body: unknown, status = 200): Response =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': status < 400 ? 'application/json' : 'application/problem+json' },
+  });
+const problem = (code: string, status: number): Response =>
+  json({ type: 'urn', title: 'T', detail: 'D', status, code }, status);
+
+describe('asking', () => {
+  test('gives the answer', async () => {
+    fetched.mockResolvedValue(json({ a: 1 }));
+    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'GET', credentials: 'same-origin' });
+  });
+
+  test('sends a body as JSON', async () => {
+    fetched.mockResolvedValue(json({}));
+    await ask('/api/x', { method: 'POST', body: { tide: 'low' } });
+    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'POST', body: '{"tide":"low"}' });
+  });
+
+  test('gives nothing where there is nothing', async () => {
+    fetched.mockResolvedValue(new Response(null, { status: 204 }));
+    expect(await ask('/api/x')).toBeUndefined();
+  });
+
+  test('says what the server said no to', async () => {
+    fetched.mockImplementation(() => Promise.resolve(problem('not_allowed', 403)));
+    await expect(ask('/api/x')).rejects.toMatchObject({
+      problem: { code: 'not_allowed', status: 403 },
+      message: 'D',
+    });
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(ProblemError);
+  });
+
+  test('tells no answer, and an answer that is not ours, from a no', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+    fetched.mockResolvedValueOnce(
+      new Response('<h1>502</h1>', { status: 502, headers: { 'content-type': 'text/html' } }),
+    );
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+  });
+
+  test('makes the parts of a path safe', () => {
+    expect(path`/api/codes/${'a/b?c'}`).toBe('/api/codes/a%2Fb%3Fc');
+    expect(path`/api/${'x y'}/z`).toBe('/api/x%20y/z');
+  });
+});
+
+describe('a page’s answer', () => {
+  const settle = async (): Promise<void> => {
+    for (let at = 0; at < 6; at += 1) await nextTick();
+    await new Promise((done) => setTimeout(done, 0));
+  };
+  const use = (
+    address = ref('/api/a'),
+  ): ReturnType<typeof useAnswer<{ n: number }>> & { address: typeof address } => {
+    const used = effectScope().run(() => useAnswer<{ n: number }>(() => address.value));
+    if (used === undefined) throw new Error('no scope');
+    return { ...used, address };
+  };
+
+  test('is loading, then there', async () => {
+    fetched.mockResolvedValue(json({ n: 1 }));
+    const { answer, state } = use();
+    expect(state.value).toBe('loading');
+    await settle();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+  });
+
+  test.each([
+    ['not_found', 404, 'nothing'],
+    ['not_allowed', 403, 'nothing'],
+    ['internal', 500, 'failed'],
+  ])('after %s is %s: %s', async (code, status, expected) => {
+    fetched.mockResolvedValue(problem(code, status));
+    const { state } = use();
+    await settle();
+    expect(state.value).toBe(expected);
+  });
+
+  test('can be tried again', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('x')).mockResolvedValueOnce(json({ n: 2 }));
+    const { answer, state, reload } = use();
+    await settle();
+    expect(state.value).toBe('failed');
+    await reload();
+    expect([state.value, answer.value]).toEqual(['there', { n: 2 }]);
+  });
+
+  test('is that of the last address, also when an earlier one answers later', async () => {
+    let answerFirst: (response: Response) => void = () => undefined;
+    fetched
+      .mockImplementationOnce(() => new Promise((resolve) => (answerFirst = resolve)))
+      .mockResolvedValueOnce(json({ n: 2 }));
+    const { answer, address } = use();
+    address.value = '/api/b';
+    await settle();
+    answerFirst(json({ n: 1 }));
+    await settle();
+    expect(answer.value).toEqual({ n: 2 });
+  });
+});
+
+describe('every sentence can be said', () => {
+  const messages = {
+    en: { common: enCommon, desk: enDesk, learner: enLearner, setup: enSetup },
+    es: { common: esCommon, desk: esDesk, learner: esLearner, setup: esSetup },
+  };
+  interface Tree {
+    readonly [key: string]: string | Tree;
+  }
+  const keys = (tree: Tree, base = ''): string[] =>
+    Object.entries(tree).flatMap(([key, value]) =>
+      typeof value === 'string' ? [`${base}${key}`] : keys(value, `${base}${key}.`),
+    );
+
+  test.each(['en', 'es'] as const)('in %s, for none, one and many', (locale) => {
+    const { t } = createI18n({
+      legacy: false,
+      locale,
+      messages,
+      missingWarn: false,
+      fallbackWarn: false,
+    }).global;
+    const all = keys(messages[locale] as unknown as Tree);
+    expect(all.length).toBeGreaterThan(250);
+    const names = [
+      'title',
+      'when',
+      'count',
+      'weeks',
+      'day',
+      'weekday',
+      'term',
+      'name',
+      'number',
+      'time',
+      'who',
+      'field',
+      'place',
+      'yours',
+      'theirs',
+      'now',
+      'wanted',
+      'zone',
+      'sections',
+      'items',
+      'weekStart',
+      'moved',
+      'firstDay',
+      'lastDay',
+      'first',
+      'filled',
+      'needed',
+    ];
+    const values = Object.fromEntries(names.map((name) => [name, `<${name}>`]));
+    for (const key of all) {
+      for (const plural of [0, 1, 7]) {
+        const said = String(
+          (t as (key: string, values: object, options: object) => string)(
+            key,
+            { ...values, count: plural },
+            { plural },
+          ),
+        );
+        expect({ key, said }).not.toMatchObject({ said: key });
+        expect({ key, said, open: /[{}|]/.test(said) }).toEqual({ key, said, open: false });
+      }
+    }
+  });
+});
