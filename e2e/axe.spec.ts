@@ -37,7 +37,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await expect(page.getByRole('button', { name: /Take/ })).toBeVisible();
       await clean(page, 'new course');
       await page.goto('/desk');
-      await page.getByRole('row', { name: /Draft/ }).getByRole('link').first().click();
+      await page
+        .getByRole('row', { name: /EFM-210-SUM27/ })
+        .getByRole('link')
+        .first()
+        .click();
       for (const stop of ['About', 'Dates & format', 'Outline', 'Readiness']) {
         await page
           .getByRole('navigation', { name: 'The route through setup' })

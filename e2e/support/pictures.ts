@@ -9,5 +9,8 @@ export async function picture(page: Page, name: string): Promise<void> {
   await page.evaluate(() => document.fonts.ready);
   // A caret would blink into one picture and not into the next.
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  // Nothing is hovered, and what was moving has come to rest.
+  await page.mouse.move(0, 0);
+  await page.waitForTimeout(200);
   await page.screenshot({ path: join(FOLDER, `${name}.png`), animations: 'disabled', caret: 'hide' });
 }
