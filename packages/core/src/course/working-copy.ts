@@ -148,7 +148,7 @@ export function takeAnswer(
   for (const taken of answer.taken) {
     if (taken.seq <= seq) continue;
     if (!taken.mine) {
-      const told = replacedBy(base, taken, mine);
+      const told = replacedBy(taken, mine);
       notices.push(...told);
       mine = forget(mine, told);
     }
@@ -219,8 +219,7 @@ function forget(mine: WorkingCopy['mine'], told: readonly Notice[]): WorkingCopy
 }
 
 /** Which of one's own words somebody replaced without having seen them. */
-function replacedBy(base: Course, taken: TakenChange, mine: WorkingCopy['mine']): readonly Notice[] {
-  void base;
+function replacedBy(taken: TakenChange, mine: WorkingCopy['mine']): readonly Notice[] {
   return taken.change.edits.flatMap((edit): Notice[] => {
     if (edit.kind !== 'set') return [];
     const yours = mine[key(edit)];

@@ -231,26 +231,7 @@ const state = computed(() => {
   background: var(--card);
 }
 
-.current .fold {
-  display: inline-flex;
-  align-items: center;
-  gap: 4px;
-  min-height: 28px;
-  margin-left: -4px;
-  padding: 0 8px 0 2px;
-  border: 0;
-  border-radius: 4px;
-  background: none;
-  font-size: 13.5px;
-  cursor: pointer;
-}
-
-.fold:hover {
-  color: var(--ink);
-  text-decoration: underline;
-}
-
-.items {
+.current .items {
   gap: 6px;
 }
 
