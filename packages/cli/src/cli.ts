@@ -6,22 +6,55 @@ import { readCourseFile } from './read-course-file.ts';
 const USAGE = `npm run -s course -- COMMAND
   export CODE             writes a course as one JSON file to standard output
   import FILE             reads a course file into the database
-  plan FILE [--json]      prints its computed sections and days; needs no database
+  plan FILE [--json] [--at MOMENT]
+                          prints its computed sections, pauses, moments and findings; needs no database.
+                          MOMENT is when findings are asked (2027-01-11T09:00:00Z); left out, it is now
   schema                  prints the JSON Schema of the course file`;
 
-/** @returns the exit code: 0 done, 1 the file is not as expected, 2 the words are not. */
+interface Words {
+  readonly command: string | undefined;
+  readonly rest: readonly string[];
+  readonly json: boolean;
+  readonly at: string | null;
+}
+
+/** A sentence when a word is not known here. */
+function readWords(words: readonly string[]): Words | string {
+  const plain: string[] = [];
+  let json = false;
+  let at: string | null = null;
+  for (let index = 0; index < words.length; index += 1) {
+    const word = words[index] as string;
+    if (word === '--json') json = true;
+    else if (word === '--at') {
+      index += 1;
+      at = words[index] ?? '';
+      if (Number.isNaN(Date.parse(at)) || !/T.*(Z|[+-]\d\d:\d\d)$/.test(at)) {
+        return `after --at stands "${at}"; expected: a moment such as 2027-01-11T09:00:00Z`;
+      }
+    } else if (word.startsWith('--')) return `"${word}" is not known here; --json and --at are`;
+    else plain.push(word);
+  }
+  const [command, ...rest] = plain;
+  return { command, rest, json, at };
+}
+
+/**
+ * @param now the instant that findings are asked at when no other is given (ISO, UTC).
+ * @returns the exit code: 0 done, 1 the file is not as expected, 2 the words are not.
+ */
 export function runCli(
-  words: readonly string[],
+  given: readonly string[],
   out: (text: string) => void,
   err: (text: string) => void,
+  now: string,
 ): number {
-  const flags = words.filter((word) => word.startsWith('--'));
-  const [command, ...rest] = words.filter((word) => !word.startsWith('--'));
-  const strange = flags.find((flag) => flag !== '--json');
-  if (strange !== undefined) {
-    err(`"${strange}" is not known here; only --json is\n${USAGE}`);
+  const words = readWords(given);
+  if (typeof words === 'string') {
+    err(`${words}\n${USAGE}`);
     return 2;
   }
+  const { command, rest, json, at } = words;
   if (command === 'schema' && rest.length === 0) {
     out(JSON.stringify(courseFileJsonSchema(), null, 2));
     return 0;
@@ -36,7 +69,7 @@ export function runCli(
     read.sentences.forEach((sentence) => err(sentence));
     return 1;
   }
-  const plan = planOf(read.file.course);
-  out(flags.includes('--json') ? JSON.stringify(plan, null, 2) : planAsText(plan));
+  const plan = planOf(read.file.course, at ?? now);
+  out(json ? JSON.stringify(plan, null, 2) : planAsText(plan));
   return 0;
 }

@@ -2,9 +2,10 @@ import { afterAll, describe, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { toCourseFile } from '@itinerary/core';
+import { newItem, newSection, toCourseFile } from '@itinerary/core';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { runCli } from '../src/cli.ts';
+import type { FilePlan } from '../src/plan-file.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'itinerary-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -16,6 +17,7 @@ function cli(...words: string[]): { code: number; out: string; err: string } {
     words,
     (text) => out.push(text),
     (text) => err.push(text),
+    '2027-01-05T09:00:00Z',
   );
   return { code, out: out.join('\n'), err: err.join('\n') };
 }
@@ -40,12 +42,85 @@ describe('plan', () => {
       firstDay: '2027-01-11',
       lastTeachingDay: '2027-01-31',
       sections: [
-        { id: 'A', number: '1', week: 1, first: '2027-01-11', last: '2027-01-17' },
-        { id: 'B', number: '2', week: 2, first: '2027-01-18', last: '2027-01-24' },
+        { id: 'A', number: '1', slot: 1, first: '2027-01-11', last: '2027-01-17' },
+        { id: 'B', number: '2', slot: 2, first: '2027-01-18', last: '2027-01-24' },
       ],
-      spare: [{ week: 3, first: '2027-01-25', last: '2027-01-31' }],
+      spare: [{ slot: 3, first: '2027-01-25', last: '2027-01-31' }],
       unplaced: [],
     });
+  });
+
+  const SPRING = {
+    name: 'Spring break',
+    first: '2027-01-18',
+    last: '2027-01-24',
+    policy: 'between' as const,
+  };
+  const worked = file(
+    'worked.json',
+    toCourseFile(
+      {
+        ...smallCourse(),
+        dates: { ...smallCourse().dates, pauses: { p: SPRING } },
+        sections: [
+          ...smallCourse().sections.slice(0, 1),
+          newSection({
+            id: 'W',
+            title: 'Work',
+            items: [
+              newItem('assignment', { id: 'w', title: 'Core log', due: { kind: 'usual' } }),
+              newItem('quiz', {
+                id: 'q',
+                title: 'Salt',
+                due: { kind: 'fixed', day: '2027-03-28', time: '01:30' },
+              }),
+            ],
+          }),
+        ],
+      },
+      {},
+    ),
+  );
+
+  test('prints pauses, due moments as instants and local times, and findings', () => {
+    const plan = JSON.parse(cli('plan', worked, '--json').out) as FilePlan;
+    expect(plan.pauses).toEqual([
+      { name: 'Spring break', number: null, first: '2027-01-18', last: '2027-01-24' },
+    ]);
+    expect(plan.moments).toEqual([
+      {
+        id: 'w',
+        number: '2.1',
+        title: 'Core log',
+        what: 'due',
+        local: '2027-01-31T23:59',
+        instant: '2027-01-31T23:59:00.000Z',
+        note: null,
+      },
+      {
+        id: 'q',
+        number: '2.2',
+        title: 'Salt',
+        what: 'due',
+        local: '2027-03-28T01:30',
+        instant: '2027-03-28T01:30:00.000Z',
+        note: 'gap',
+      },
+    ]);
+    const found = plan.findings.map(({ rule }) => rule);
+    expect(found).toEqual(expect.arrayContaining(['work_outside', 'work_at_clock_change', 'empty_item']));
+    expect(found).not.toContain('no_learners');
+    const late = JSON.parse(cli('plan', worked, '--json', '--at', '2028-01-01T00:00:00Z').out) as FilePlan;
+    expect(late.findings[0]).toMatchObject({ rule: 'dates_past', severity: 'blocker' });
+  });
+
+  test('prints all of it as text, pauses where they stand', () => {
+    const { out } = cli('plan', worked);
+    expect(out.indexOf('(Spring break)')).toBeGreaterThan(out.indexOf('2027-01-17  A'));
+    expect(out.indexOf('(Spring break)')).toBeLessThan(out.indexOf('Work'));
+    expect(out).toContain('  2.1  due    2027-01-31T23:59  Core log');
+    expect(out).toContain('[gap]');
+    expect(out).toContain('advice: work_outside');
   });
 
   test('prints them as text', () => {
@@ -78,4 +153,7 @@ test('the schema is JSON Schema, and strange words get the usage', () => {
     err: expect.stringContaining('plan FILE [--json]') as unknown,
   });
   expect(cli('plan', 'x', '--jsn').err).toContain('"--jsn" is not known here');
+  expect(cli('plan', 'x', '--at', 'tomorrow').err).toContain(
+    'after --at stands "tomorrow"; expected: a moment',
+  );
 });

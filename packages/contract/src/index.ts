@@ -6,6 +6,8 @@ export { problemCodes, problemSchema } from './problem.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problem.ts';
 export type {
   DemoPeopleAnswer,
+  Holiday,
+  HolidaysAnswer,
   InstitutionAnswer,
   MeAnswer,
   MembersAnswer,

@@ -25,11 +25,29 @@ export const termSchema = z.object({
 });
 export const departmentSchema = z.object({ code: z.string(), name: z.string() });
 
+/** Days without teaching that the institution keeps, offered as pauses. */
+export const holidaySchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  first: z.iso.date(),
+  last: z.iso.date(),
+});
+export type Holiday = z.infer<typeof holidaySchema>;
+
+export const holidaysSchema = z.object({ holidays: z.array(holidaySchema) });
+export type HolidaysAnswer = z.infer<typeof holidaysSchema>;
+
+/** A calendar of one institution over several years is some ten thousand characters. */
+export const readHolidaysSchema = z.strictObject({ calendar: storableSchema.min(1).max(1_000_000) });
+
 export const institutionSchema = z.object({
   name: z.string(),
   zone: z.string(),
   departments: z.array(departmentSchema),
   terms: z.array(termSchema),
+  holidays: z.array(holidaySchema),
+  /** The largest upload that any course may allow, in megabytes. */
+  largestUpload: z.int(),
 });
 export type InstitutionAnswer = z.infer<typeof institutionSchema>;
 

@@ -20,14 +20,16 @@ import {
   addMembersSchema,
   demoPeopleSchema,
   demoSignInSchema,
+  holidaysSchema,
   membersSchema,
   meSchema,
   peopleSchema,
+  readHolidaysSchema,
   signInSchema,
 } from './people.ts';
 
-/** `create`: may open courses. The rest are rights in the course that the address names. */
-export type RouteAccess = 'anyone' | 'signed_in' | 'create' | Right;
+/** `create`: may open courses. `institution`: its own staff. The rest are rights in the course that the address names. */
+export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'institution' | Right;
 
 export interface Route {
   readonly method: 'get' | 'post' | 'delete';
@@ -107,6 +109,24 @@ export const ROUTES = {
     body: demoSignInSchema,
     status: 200,
     answer: meSchema,
+  },
+  readHolidays: {
+    method: 'post',
+    path: '/api/holidays',
+    access: 'institution',
+    summary: 'Read holidays from an iCalendar file (RFC 5545); those with the same UID are replaced',
+    body: readHolidaysSchema,
+    status: 200,
+    answer: holidaysSchema,
+  },
+  removeHoliday: {
+    method: 'delete',
+    path: '/api/holidays/{holiday}',
+    access: 'institution',
+    summary: 'Take a holiday off the institution’s list',
+    params: z.object({ holiday: pathId }),
+    status: 200,
+    answer: holidaysSchema,
   },
   desk: {
     method: 'get',

@@ -2,47 +2,107 @@
 export {
   addressSchema,
   codeSchema,
-  courseSchema,
-  courseStateSchema,
   daySchema,
   idSchema,
   isRealDay,
   isZone,
   MAX_CODE,
-  MAX_SECTIONS,
+  MAX_SUMMARY,
   MAX_TITLE,
-  MAX_WEEKS,
-  parseCourse,
   parseWith,
-  purposeSchema,
   storableSchema,
   tagSchema,
   textHashSchema,
+  timeSchema,
   titleSchema,
   zoneSchema,
+} from './course/basics.ts';
+export type { Mistake, Parsed } from './course/basics.ts';
+export {
+  datesSchema,
+  eventSchema,
+  formatSchema,
+  MAX_MEETINGS,
+  MAX_PATTERNS,
+  MAX_PAUSES,
+  MAX_WEEKS,
+  meetingChangeSchema,
+  meetingKey,
+  paceSchema,
+  patternSchema,
+  pauseSchema,
+} from './course/dates-schema.ts';
+export type {
+  CourseEvent,
+  Dates,
+  Format,
+  HandIn,
+  MeetingChange,
+  Pace,
+  Pattern,
+  Pause,
+  PausePolicy,
+} from './course/dates-schema.ts';
+export { anchorSchema, momentSchema } from './course/moment-schema.ts';
+export type { Anchor, PlannedMoment, ShiftUnit } from './course/moment-schema.ts';
+export {
+  accentSchema,
+  fileSchema,
+  isContent,
+  isWork,
+  itemSchema,
+  MAX_FOLDER_DEPTH,
+  MAX_ITEMS_PER_PARENT,
+} from './course/items-schema.ts';
+export type {
+  Accent,
+  Assignment,
+  ContentItem,
+  CourseFileRef,
+  Folder,
+  Item,
+  Leaf,
+  Link,
+  Page,
+  WorkItem,
+} from './course/items-schema.ts';
+export {
+  courseSchema,
+  courseStateSchema,
+  MAX_OUTCOMES,
+  MAX_SECTIONS,
+  numberingSchema,
+  outcomeSchema,
+  parseCourse,
+  purposeSchema,
+  unitSpanSchema,
 } from './course/schema.ts';
 export type {
   Course,
   CourseNode,
   CourseState,
-  Dates,
-  Item,
   ItemKind,
-  Link,
-  Mistake,
-  Page,
-  Parsed,
+  Numbering,
+  Outcome,
   Purpose,
   Section,
+  UnitSpan,
 } from './course/schema.ts';
 export {
+  allLivingItems,
   findNode,
+  folderDepth,
+  isHolder,
   isOutOfSight,
+  isShown,
   livingItems,
   livingSections,
+  sectionOf,
+  shownItems,
   subtree,
   withoutTombstones,
 } from './course/tree.ts';
+export type { Holder, Place } from './course/tree.ts';
 export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits.ts';
 export type {
   Applied,
@@ -54,10 +114,12 @@ export type {
   Refusal,
   SetEdit,
 } from './course/edits.ts';
-export { courseFields, nodeFields, readField, TEXT_FIELDS } from './course/fields.ts';
+export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/fields.ts';
+export { copySection, duplicateNodes } from './course/copy.ts';
+export type { CopyPattern, NewId } from './course/copy.ts';
+export { share } from './course/share.ts';
 export { applyChange } from './course/apply.ts';
-export { numberNodes } from './course/numbering.ts';
-export { newCourse, newSection } from './course/new-course.ts';
+export { ITEM_KINDS, newCourse, newDates, newItem, newSection } from './course/new-course.ts';
 export type { NewCourse } from './course/new-course.ts';
 export { foldCode, proposeCode } from './course/codes.ts';
 export {
@@ -75,6 +137,7 @@ export {
   COURSE_FILE_VERSION,
   courseFileJsonSchema,
   courseFileSchema,
+  fileHashes,
   MAX_TEXT,
   parseCourseFile,
   textHashes,
@@ -91,14 +154,31 @@ export {
   weekdayOf,
   weekdayOnOrAfter,
 } from './calendar/days.ts';
-export { planSections, teachingWeeks, weekAt } from './calendar/plan.ts';
-export type { Moment, Plan, PlannedSection, Span, Week } from './calendar/plan.ts';
+export { momentIn, planSections, usesTeachingWeeks } from './calendar/plan.ts';
+export type { Moment, Plan, PlannedSection, Span } from './calendar/plan.ts';
+export type { CalendarRow, HeldMeeting, PauseRow, Slot } from './calendar/rows.ts';
+export { datedPauses } from './calendar/pauses.ts';
+export { meetingsOf } from './calendar/meetings.ts';
+export { momentsOf, numberNodes, numberOf, planCourse } from './calendar/course-plan.ts';
+export type { CoursePlan, NodeMoments, SectionPlan } from './calendar/course-plan.ts';
+export type { Resolved, ResolvedAt } from './calendar/moments.ts';
+export { lengthsOf } from './calendar/lengths.ts';
+export type { Length, Lengths, Term } from './calendar/lengths.ts';
+export { whatIf } from './calendar/what-if.ts';
+export type { Aside, Shift, ShiftVerdict, WhatIf, When } from './calendar/what-if.ts';
+export { convertFormat } from './calendar/convert.ts';
+export { sectionLoads, totalMinutes } from './forecast/load.ts';
+export type { SectionLoad } from './forecast/load.ts';
+export { listOutcomes, workTable } from './forecast/outcomes.ts';
+export type { ListedOutcome, WorkRow } from './forecast/outcomes.ts';
 export { hasRight, mayPlan, ROLES } from './access/roles.ts';
 export type { Right, Role, Viewer } from './access/roles.ts';
-export { canSee, resolveAccess } from './access/resolve.ts';
+export { planFor } from './access/plan-for.ts';
+export { canSee, isReadable, resolveAccess } from './access/resolve.ts';
 export type { Access, AccessState, Answer, Reason } from './access/resolve.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
+export { withoutTypedNumber } from './readiness/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Rule, Severity, Stop } from './readiness/rule.ts';
 export { courseView } from './learner/view.ts';
-export type { CourseView, ItemView, SectionView } from './learner/view.ts';
+export type { CourseView, ItemView, MomentView, PauseView, SectionView } from './learner/view.ts';

@@ -111,7 +111,7 @@ describe('what somebody gets', () => {
 
   test('is numbered, dated, and says which section is on', () => {
     const view = courseView({ ...smallCourse(), state: 'live' }, as('learner'), NOW);
-    expect(view?.now).toEqual({ kind: 'week', number: 2 });
+    expect(view?.now).toEqual({ kind: 'slot', number: 2 });
     expect(view?.sections.map(({ number, current, days }) => ({ number, current, days }))).toEqual([
       { number: '1', current: false, days: { first: '2027-01-11', last: '2027-01-17' } },
       { number: '2', current: true, days: { first: '2027-01-18', last: '2027-01-24' } },

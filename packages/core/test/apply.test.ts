@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, parseCourse, withoutTombstones } from '../src/index.ts';
+import { applyChange, newItem, newSection, parseCourse, subtree, withoutTombstones } from '../src/index.ts';
 import type { Change, Course, Edit } from '../src/index.ts';
 import { changeFor, course, move, smallCourse } from './arbitraries.ts';
 
@@ -132,15 +132,7 @@ describe('remove and its tombstone', () => {
 });
 
 describe('insert and move', () => {
-  const page = {
-    id: 'n',
-    kind: 'page',
-    title: 'New',
-    text: null,
-    minutes: null,
-    shown: true,
-    removed: false,
-  } as const;
+  const page = newItem('page', { id: 'n', title: 'New' });
 
   test('null is first place', () => {
     expect(
@@ -270,7 +262,7 @@ describe('for any course and any changes', () => {
 
   test('nothing that exists is ever lost: every id stays, in sight or as a tombstone', () => {
     const ids = (of: Course): Set<string> =>
-      new Set(of.sections.flatMap((one) => [one.id, ...one.items.map(({ id }) => id)]));
+      new Set(of.sections.flatMap((one) => subtree(one)).map(({ id }) => id));
     fc.assert(
       fc.property(course, history, (start, steps) => {
         let here = start;

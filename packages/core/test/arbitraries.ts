@@ -1,86 +1,244 @@
 /** Random courses and random changes to them, for the property tests. */
 import fc from 'fast-check';
-import type { Change, Course, CourseNode, Edit, Item, Section } from '../src/index.ts';
+import { ITEM_KINDS, newDates, newItem, newSection, subtree } from '../src/index.ts';
+import type {
+  Change,
+  Course,
+  CourseNode,
+  Dates,
+  Edit,
+  Holder,
+  Item,
+  ItemKind,
+  MeetingChange,
+  Pattern,
+  Pause,
+  PlannedMoment,
+  Section,
+} from '../src/index.ts';
 
-const title = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 }).map((text) => text.trim() || 'x');
+export const title = fc
+  .string({ unit: 'grapheme', minLength: 1, maxLength: 12 })
+  .map((text) => text.trim() || 'x');
 const hash = fc.nat({ max: 9 }).map((digit) => String(digit).repeat(64));
-const minutes = fc.option(fc.nat({ max: 300 }), { nil: null });
-
-export const item = (id: string): fc.Arbitrary<Item> =>
-  fc.oneof(
-    fc.record({
-      id: fc.constant(id),
-      kind: fc.constant('page' as const),
-      title,
-      text: fc.option(hash, { nil: null }),
-      minutes,
-      shown: fc.boolean(),
-      removed: fc.constant(false),
-    }),
-    fc.record({
-      id: fc.constant(id),
-      kind: fc.constant('link' as const),
-      title,
-      address: fc.option(fc.constant('https://tides.example/a'), { nil: null }),
-      minutes,
-      shown: fc.boolean(),
-      removed: fc.constant(false),
-    }),
-  );
-
-export const section = (id: string, itemIds: readonly string[]): fc.Arbitrary<Section> =>
-  fc.record({
-    id: fc.constant(id),
-    kind: fc.constant('section' as const),
-    title: fc.option(title, { nil: null }),
-    shown: fc.boolean(),
-    removed: fc.constant(false),
-    outside: fc.boolean(),
-    items: fc.tuple(...itemIds.map((itemId) => item(itemId))).map((items) => [...items]),
-  });
+const maybe = <T>(value: fc.Arbitrary<T>): fc.Arbitrary<T | null> => fc.option(value, { nil: null });
 
 export const day = fc
   .date({ min: new Date('2020-01-01T00:00:00Z'), max: new Date('2035-12-31T00:00:00Z'), noInvalidDate: true })
   .map((date) => date.toISOString().slice(0, 10));
 
+/** Clock changes in both hemispheres, at midnight and of half an hour; half-hour offsets; none at all. */
 export const zone = fc.constantFrom(
   'Europe/Lisbon',
   'America/Santiago',
+  'America/New_York',
+  'Australia/Lord_Howe',
+  'Australia/Adelaide',
+  'America/St_Johns',
   'Asia/Kathmandu',
+  'Africa/Casablanca',
   'Pacific/Apia',
   'UTC',
 );
 
-/** Courses of up to six sections with up to four items each; ids s0…, s0i0…. */
-export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLength: 6 }).chain((sizes) =>
+export const time = fc.nat({ max: 1439 }).map((minute) => {
+  const two = (value: number): string => String(value).padStart(2, '0');
+  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
+});
+export const weekday = fc.integer({ min: 1, max: 7 });
+
+/** Moments of every kind; anchors may name nodes of the courses below, or nothing that exists. */
+export const moment: fc.Arbitrary<PlannedMoment> = fc.oneof(
+  fc.constant({ kind: 'usual' as const }),
+  fc.record({ kind: fc.constant('fixed' as const), day, time: maybe(time) }),
   fc.record({
-    id: fc.constant('course'),
-    title,
-    code: fc.constantFrom('EFM-210', 'A', 'b.2'),
-    purpose: fc.constantFrom('learners' as const, 'practice' as const, 'circle' as const),
-    state: fc.constantFrom('draft' as const, 'live' as const, 'archived' as const),
-    department: fc.option(fc.constant('ECO'), { nil: null }),
-    term: fc.constant(null),
-    description: fc.option(hash, { nil: null }),
-    tags: fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 3 }),
-    dates: fc.record({
-      format: fc.constant('weeks' as const),
-      firstDay: fc.option(day, { nil: null }),
-      weeks: fc.integer({ min: 1, max: 20 }),
-      zone,
-      weekStart: fc.integer({ min: 1, max: 7 }),
-    }),
-    sections: fc
-      .tuple(
-        ...sizes.map((size, at) =>
-          section(
-            `s${at}`,
-            Array.from({ length: size }, (_, index) => `s${at}i${index}`),
-          ),
-        ),
-      )
-      .map((sections) => [...sections]),
+    kind: fc.constant('relative' as const),
+    anchor: fc.oneof(
+      fc.record({
+        of: fc.constant('course' as const),
+        at: fc.constantFrom('start' as const, 'end' as const),
+      }),
+      fc.record({
+        of: fc.constant('section' as const),
+        at: fc.constantFrom('start' as const, 'end' as const),
+        section: fc.constantFrom(null, null, null, 's0', 's1', 'gone'),
+      }),
+      fc.constant({ of: 'joining' as const }),
+      fc.record({ of: fc.constant('due' as const), item: fc.constantFrom('s0i0', 's0i1', 's1i0', 'gone') }),
+    ),
+    shift: maybe(
+      fc.record({
+        by: fc.integer({ min: -40, max: 40 }),
+        unit: fc.constantFrom('minutes', 'hours', 'days', 'weeks', 'months', 'years'),
+      }),
+    ),
+    weekday: maybe(weekday),
+    time: maybe(time),
   }),
+);
+
+const kind: fc.Arbitrary<ItemKind> = fc.constantFrom(...ITEM_KINDS);
+
+export const item = (id: string, deep = 2): fc.Arbitrary<Item> =>
+  kind.chain((of) => {
+    const base = { title, shown: fc.boolean(), opens: fc.option(moment, { nil: null, freq: 6 }) };
+    const make = <T extends Partial<Item>>(more: fc.Arbitrary<T>): fc.Arbitrary<Item> =>
+      fc
+        .tuple(fc.record(base), more)
+        .map(([common, own]) => ({ ...newItem(of, { id, ...common, title: common.title }), ...own }) as Item);
+    const minutes = maybe(fc.nat({ max: 300 }));
+    switch (of) {
+      case 'folder':
+        return deep === 0
+          ? make(fc.constant({}))
+          : make(fc.record({ items: fc.tuple(item(`${id}f`, deep - 1)).map((items) => [...items]) }));
+      case 'heading':
+        return make(fc.constant({}));
+      case 'link':
+        return make(fc.record({ minutes, address: maybe(fc.constant('https://tides.example/a')) }));
+      case 'assignment':
+      case 'quiz':
+      case 'discussion':
+        return make(fc.record({ minutes, text: maybe(hash), due: maybe(moment) }));
+      case 'meeting':
+        return make(fc.record({ minutes, held: maybe(moment) }));
+      default:
+        return make(fc.record({ minutes, text: maybe(hash) }));
+    }
+  });
+
+export const section = (id: string, itemIds: readonly string[]): fc.Arbitrary<Section> =>
+  fc
+    .record({
+      title: maybe(title),
+      shown: fc.boolean(),
+      outside: fc.option(fc.constant(true), { nil: false, freq: 4 }),
+      numbered: fc.boolean(),
+      opens: fc.option(moment, { nil: null, freq: 5 }),
+      span: fc.record({
+        count: fc.integer({ min: 1, max: 9 }),
+        unit: fc.constantFrom('days' as const, 'weeks' as const),
+      }),
+      pin: fc.option(day, { nil: null, freq: 6 }),
+      items: fc.tuple(...itemIds.map((itemId) => item(itemId))).map((items) => [...items]),
+    })
+    .map((given) => newSection({ id, ...given }));
+
+const addDays = (iso: string, days: number): string =>
+  new Date(Date.parse(iso) + days * 86_400_000).toISOString().slice(0, 10);
+
+const pattern: fc.Arbitrary<Pattern> = fc.record({
+  weekdays: fc.uniqueArray(weekday, { minLength: 1, maxLength: 4 }).map((days) => days.sort((a, b) => a - b)),
+  time,
+  minutes: fc.integer({ min: 1, max: 240 }),
+  place: fc.constant(null),
+});
+
+/** Dates in every format and pace, with pauses and changed meetings near their first day. */
+export const dates: fc.Arbitrary<Dates> = day.chain((start) => {
+  const near = (from: number, to: number): fc.Arbitrary<string> =>
+    fc.integer({ min: from, max: to }).map((days) => addDays(start, days));
+  const pause: fc.Arbitrary<Pause> = fc
+    .record({
+      first: near(-10, 130),
+      days: fc.oneof(fc.nat({ max: 2 }), fc.integer({ min: 4, max: 22 })),
+      policy: fc.constantFrom('between' as const, 'silent' as const, 'counted' as const),
+    })
+    .map(({ first, days, policy }) => ({
+      name: `Pause ${first}`,
+      first,
+      last: addDays(first, days),
+      policy,
+    }));
+  const change: fc.Arbitrary<readonly [string, MeetingChange]> = fc.oneof(
+    fc.tuple(
+      fc.tuple(fc.constantFrom('pa', 'pb'), near(0, 70)).map(([id, on]) => `${id}_${on}`),
+      fc.oneof(
+        fc.record({
+          kind: fc.constant('cancelled' as const),
+          sections: fc.constantFrom('keep' as const, 'slide' as const),
+        }),
+        fc.record({
+          kind: fc.constant('moved' as const),
+          day: near(-5, 80),
+          time,
+          minutes: fc.constant(50),
+          place: fc.constant(null),
+        }),
+      ),
+    ),
+    fc.tuple(
+      fc.nat({ max: 3 }).map((at) => `added${at}`),
+      fc.record({
+        kind: fc.constant('added' as const),
+        day: near(-5, 80),
+        time,
+        minutes: fc.constant(50),
+        place: fc.constant(null),
+      }),
+    ),
+  );
+  return fc
+    .record({
+      format: fc.constantFrom('weeks' as const, 'units' as const, 'meetings' as const, 'item' as const),
+      pace: fc.constantFrom('together' as const, 'together' as const, 'joining' as const, 'none' as const),
+      firstDay: fc.option(fc.constant(start), { nil: null, freq: 9 }),
+      offWeek: fc.constantFrom('falls' as const, 'short' as const, 'move' as const),
+      ends: fc.constantFrom('weeks' as const, 'weeks' as const, 'day' as const, 'term' as const),
+      weeks: fc.integer({ min: 1, max: 20 }),
+      lastDay: maybe(near(-3, 150)),
+      zone,
+      weekStart: weekday,
+      teachingDays: fc
+        .uniqueArray(weekday, { minLength: 1, maxLength: 6 })
+        .map((days) => days.sort((a, b) => a - b)),
+      pauses: fc
+        .array(pause, { maxLength: 3 })
+        .map((all) => Object.fromEntries(all.map((one, at) => [`p${at}`, one]))),
+      pausesForJoiners: fc.boolean(),
+      handIn: fc.record({ time, weekday: maybe(weekday) }),
+      meetings: fc.integer({ min: 1, max: 25 }),
+      patterns: fc
+        .tuple(maybe(pattern), maybe(pattern))
+        .map(([a, b]) => ({ ...(a === null ? {} : { pa: a }), ...(b === null ? {} : { pb: b }) })),
+      changes: fc.array(change, { maxLength: 4 }).map((all) => Object.fromEntries(all)),
+      around: fc.constantFrom(null, 's0i0', 'gone'),
+    })
+    .map((given) => newDates(given));
+});
+
+/** Courses of up to six sections with up to four items each; ids s0…, s0i0…, and s0i0f in a folder. */
+export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLength: 6 }).chain((sizes) =>
+  fc
+    .record({
+      title,
+      code: fc.constantFrom('EFM-210', 'A', 'b.2'),
+      purpose: fc.constantFrom('learners' as const, 'practice' as const, 'circle' as const),
+      state: fc.constantFrom('draft' as const, 'live' as const, 'archived' as const),
+      department: fc.option(fc.constant('ECO'), { nil: null }),
+      description: fc.option(hash, { nil: null }),
+      tags: fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 3 }),
+      dates,
+      numbering: fc.record({
+        style: fc.constantFrom('none' as const, 'sections' as const, 'items' as const, 'items' as const),
+        from: fc.constantFrom(0 as const, 1 as const),
+        restart: fc.boolean(),
+      }),
+      closed: fc.constantFrom('name' as const, 'leave_out' as const),
+      hoursAWeek: maybe(fc.integer({ min: 1, max: 9 })),
+      statedHours: maybe(fc.integer({ min: 1, max: 60 })),
+      sections: fc
+        .tuple(
+          ...sizes.map((size, at) =>
+            section(
+              `s${at}`,
+              Array.from({ length: size }, (_, index) => `s${at}i${index}`),
+            ),
+          ),
+        )
+        .map((sections) => [...sections]),
+    })
+    .map((given) => ({ ...smallCourse(), ...given })),
 );
 
 /** What an edit is made from: numbers that are turned into ids of the course as it then stands. */
@@ -102,54 +260,25 @@ export const move: fc.Arbitrary<Move> = fc.record({
 
 const pick = <T>(values: readonly T[], at: number): T | undefined => values[at % Math.max(values.length, 1)];
 
+const holders = (course: Course): readonly Holder[] =>
+  course.sections
+    .flatMap((one) => subtree(one))
+    .filter((node): node is Holder => node.kind === 'section' || node.kind === 'folder');
+
 /** An edit that makes sense for the course as it stands, tombstones included; null when there is none. */
 export function editFor(course: Course, step: Move, freshId: string): Edit | null {
-  const everything = course.sections.flatMap((one) => [one, ...one.items]);
+  const everything = course.sections.flatMap((one) => subtree(one));
   const node = pick(everything, step.a);
   const isItem = node !== undefined && node.kind !== 'section';
-  const parent = isItem ? pick(course.sections, step.b)?.id : course.id;
-  const siblings: readonly CourseNode[] = isItem
-    ? (course.sections.find(({ id }) => id === parent)?.items ?? [])
-    : course.sections;
+  const home = isItem ? pick(holders(course), step.b) : undefined;
+  const parent = isItem ? home?.id : course.id;
+  const siblings: readonly CourseNode[] = isItem ? (home?.items ?? []) : course.sections;
   const after = step.c % 4 === 0 ? null : (pick(siblings, step.c)?.id ?? null);
   switch (step.kind) {
-    case 'set': {
-      if (step.b % 5 === 0 || node === undefined) {
-        return step.c % 2 === 0
-          ? { kind: 'set', target: course.id, field: 'title', value: step.text, was: course.title }
-          : {
-              kind: 'set',
-              target: course.id,
-              field: 'dates.weeks',
-              value: (step.c % 20) + 1,
-              was: course.dates.weeks,
-            };
-      }
-      return step.c % 2 === 0
-        ? { kind: 'set', target: node.id, field: 'title', value: step.text, was: node.title }
-        : { kind: 'set', target: node.id, field: 'shown', value: !node.shown, was: node.shown };
-    }
-    case 'insert': {
-      const base = { id: freshId, title: step.text, shown: step.b % 2 === 0, removed: false };
-      if (step.c % 3 === 0 || course.sections.length === 0) {
-        const last = pick(course.sections, step.a)?.id ?? null;
-        const inner: Item = { ...base, id: `${freshId}i`, kind: 'link', address: null, minutes: 3 };
-        return {
-          kind: 'insert',
-          parent: course.id,
-          after: last,
-          node: { ...base, kind: 'section', outside: false, items: [inner] },
-        };
-      }
-      const home = pick(course.sections, step.b) as Section;
-      const neighbour = pick(home.items, step.c)?.id ?? null;
-      return {
-        kind: 'insert',
-        parent: home.id,
-        after: neighbour,
-        node: { ...base, kind: 'page', text: null, minutes: null },
-      };
-    }
+    case 'set':
+      return setFor(course, step, node);
+    case 'insert':
+      return insertFor(course, step, freshId);
     case 'move':
       return node === undefined || parent === undefined
         ? null
@@ -162,10 +291,54 @@ export function editFor(course: Course, step: Move, freshId: string): Edit | nul
         step.a,
       );
       if (gone === undefined) return null;
-      const home = course.sections.find((one) => one.items.some(({ id }) => id === gone.id));
-      return { kind: 'insert', parent: home?.id ?? course.id, after: gone.id, node: gone };
+      const held = holders(course).find((one) => one.items.some(({ id }) => id === gone.id));
+      return { kind: 'insert', parent: held?.id ?? course.id, after: gone.id, node: gone };
     }
   }
+}
+
+function setFor(course: Course, step: Move, node: CourseNode | undefined): Edit {
+  if (node !== undefined && step.b % 5 !== 0) {
+    return step.c % 2 === 0
+      ? { kind: 'set', target: node.id, field: 'title', value: step.text, was: node.title }
+      : { kind: 'set', target: node.id, field: 'shown', value: !node.shown, was: node.shown };
+  }
+  const set = (field: string, value: Extract<Edit, { kind: 'set' }>['value'], was: typeof value): Edit => ({
+    kind: 'set',
+    target: course.id,
+    field,
+    value,
+    was,
+  });
+  const outcome = course.outcomes['o1'] ?? null;
+  switch (step.c % 4) {
+    case 0:
+      return set('title', step.text, course.title);
+    case 1:
+      return set('dates.weeks', (step.c % 20) + 1, course.dates.weeks);
+    case 2:
+      return set('outcomes.o1', step.a % 3 === 0 ? null : { text: step.text, at: step.a }, outcome);
+    default:
+      return set('dates.handIn', { weekday: (step.a % 7) + 1, time: '22:00' }, course.dates.handIn);
+  }
+}
+
+function insertFor(course: Course, step: Move, freshId: string): Edit {
+  const shown = step.b % 2 === 0;
+  if (step.c % 3 === 0 || course.sections.length === 0) {
+    const last = pick(course.sections, step.a)?.id ?? null;
+    const inner = newItem('folder', {
+      id: `${freshId}i`,
+      title: step.text,
+      items: [newItem('link', { id: `${freshId}l`, title: step.text, minutes: 3 })],
+    });
+    const node = newSection({ id: freshId, title: step.text, shown, items: [inner] });
+    return { kind: 'insert', parent: course.id, after: last, node };
+  }
+  const home = pick(holders(course), step.b) as Holder;
+  const neighbour = pick(home.items, step.c)?.id ?? null;
+  const node = newItem('page', { id: freshId, title: step.text, shown });
+  return { kind: 'insert', parent: home.id, after: neighbour, node };
 }
 
 export function changeFor(course: Course, steps: readonly Move[], id: string): Change | null {
@@ -178,24 +351,8 @@ export function changeFor(course: Course, steps: readonly Move[], id: string): C
 
 /** A small course by hand: two sections, with items a1, a2, a3 and b1. */
 export function smallCourse(): Course {
-  const page = (id: string): Item => ({
-    id,
-    kind: 'page',
-    title: id,
-    text: null,
-    minutes: 10,
-    shown: true,
-    removed: false,
-  });
-  const part = (id: string, items: Item[]): Section => ({
-    id,
-    kind: 'section',
-    title: id,
-    shown: true,
-    removed: false,
-    outside: false,
-    items,
-  });
+  const page = (id: string): Item => newItem('page', { id, title: id, minutes: 10 });
+  const part = (id: string, items: Item[]): Section => newSection({ id, title: id, items });
   return {
     id: 'course',
     title: 'Estuary Field Methods',
@@ -206,7 +363,15 @@ export function smallCourse(): Course {
     term: null,
     description: null,
     tags: [],
-    dates: { format: 'weeks', firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon', weekStart: 1 },
+    dates: newDates({ firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon' }),
+    numbering: { style: 'items', from: 1, restart: true },
+    reading: 'scroll',
+    closed: 'name',
+    hoursAWeek: null,
+    statedHours: null,
+    largestUpload: null,
+    introduction: null,
+    outcomes: {},
     sections: [part('A', [page('a1'), page('a2'), page('a3')]), part('B', [page('b1')])],
   };
 }

@@ -8,9 +8,11 @@ import {
   isOutOfSight,
   isRealDay,
   isZone,
+  ITEM_KINDS,
   livingItems,
   livingSections,
   makeChange,
+  newItem,
   nodeFields,
   numberNodes,
   openCopy,
@@ -22,7 +24,7 @@ import {
   undoLast,
   withoutTombstones,
 } from '../src/index.ts';
-import type { Change, Course, CourseNode, FieldValue, WorkingCopy } from '../src/index.ts';
+import type { Change, Course, CourseNode, FieldValue, Item, WorkingCopy } from '../src/index.ts';
 import { changeFor, course, move, smallCourse } from './arbitraries.ts';
 
 const removed = (id: string, on = smallCourse()): Course => {
@@ -33,8 +35,8 @@ const removed = (id: string, on = smallCourse()): Course => {
 
 describe('the tree', () => {
   test('says where a node stands', () => {
-    expect(findNode(smallCourse(), 'a2')).toMatchObject({ parent: 'A', index: 1, section: { id: 'A' } });
-    expect(findNode(smallCourse(), 'B')).toMatchObject({ parent: 'course', index: 1, section: null });
+    expect(findNode(smallCourse(), 'a2')).toMatchObject({ parent: 'A', index: 1, above: [{ id: 'A' }] });
+    expect(findNode(smallCourse(), 'B')).toMatchObject({ parent: 'course', index: 1, above: [] });
     expect(findNode(smallCourse(), 'nobody')).toBeNull();
   });
 
@@ -98,7 +100,7 @@ describe('fields', () => {
   const nodes: readonly CourseNode[] = [
     smallCourse().sections[0]!,
     smallCourse().sections[0]!.items[0]!,
-    { id: 'l', kind: 'link', title: 'L', address: null, minutes: null, shown: true, removed: false },
+    ...ITEM_KINDS.map((kind) => newItem(kind, { id: `l-${kind}`, title: 'L' })),
   ];
 
   test('of a course and of every kind of node can be read, and set to what stands there', () => {
@@ -106,7 +108,7 @@ describe('fields', () => {
     const withLink = {
       ...on,
       sections: [
-        { ...on.sections[0]!, items: [...on.sections[0]!.items, nodes[2] as never] },
+        { ...on.sections[0]!, items: [...on.sections[0]!.items, ...(nodes.slice(2) as Item[])] },
         on.sections[1]!,
       ],
     };

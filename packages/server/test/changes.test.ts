@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { createHash, randomUUID } from 'node:crypto';
 import fc from 'fast-check';
-import { applyChange, withoutTombstones } from '@itinerary/core';
+import { applyChange, newItem, withoutTombstones } from '@itinerary/core';
 import type { Change, Course, Edit, SetEdit } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { changeFor, move } from '../../core/test/arbitraries.ts';
@@ -159,15 +159,7 @@ describe('taking changes', () => {
   test('a course with blockers does not go live; without them it does', async () => {
     const blocked = await send(ines, [set('state', 'live')]);
     expect(blocked.refused[0]?.refusal).toMatchObject({ code: 'blocked', rules: ['no_item'] });
-    const node = {
-      id: randomUUID(),
-      kind: 'page',
-      title: 'Start',
-      text: null,
-      minutes: null,
-      shown: true,
-      removed: false,
-    } as const;
+    const node = newItem('page', { id: randomUUID(), title: 'Start' });
     const insert: Change = {
       id: randomUUID(),
       edits: [{ kind: 'insert', parent: course.sections[0]!.id, after: null, node }],
@@ -247,15 +239,7 @@ test('one move writes one row', async () => {
 test('the same text in two places is kept once', async () => {
   const html = '<p>Twice</p>';
   await send(ines, [set('description', sha(html))], { [sha(html)]: html });
-  const node = {
-    id: randomUUID(),
-    kind: 'page',
-    title: 'P',
-    text: sha(html),
-    minutes: null,
-    shown: true,
-    removed: false,
-  } as const;
+  const node = newItem('page', { id: randomUUID(), title: 'P', text: sha(html) });
   const answer = await send(ines, [
     { id: randomUUID(), edits: [{ kind: 'insert', parent: course.sections[0]!.id, after: null, node }] },
   ]);

@@ -1,6 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { demoCalendar } from '../src/demo/calendar.ts';
+import { newDates, newItem, newSection } from '@itinerary/core';
+import { smallCourse } from '../../core/test/arbitraries.ts';
+import { loadCourse } from '../src/db/course-rows.ts';
 import { assignOrderKeys } from '../src/db/order-keys.ts';
 import { connect, migrate } from '../src/db/orm.ts';
 import type { Database } from '../src/db/orm.ts';
@@ -24,8 +27,8 @@ describe('the tables', () => {
   });
 
   const sql = (text: string): Promise<unknown> => database.em.fork().getConnection().execute(text);
-  const course = (id: string, code: string, weeks = 2): string =>
-    `insert into course values ('${id}', 'i', '${code}', 'T', 'learners', 'draft', null, null, null, '[]', '{"weeks": ${weeks}}', 0, 'now')`;
+  const course = (id: string, code: string, weeks = 2, format = 'weeks'): string =>
+    `insert into course values ('${id}', 'i', '${code}', 'T', 'learners', 'draft', null, null, null, '[]', '{"weeks": ${weeks}, "format": "${format}"}', 0, 'now', '{}')`;
   const node = (id: string, parent: string | null, kind: string, key: string, title = 'T'): string =>
     `insert into node values ('one', '${id}', ${parent === null ? 'null' : `'${parent}'`}, '${kind}', '${key}', '${title}', true, false, '{}')`;
 
@@ -38,6 +41,8 @@ describe('the tables', () => {
     ['a code twice, whatever its case', course('two', 'efm-1'), /course_code/],
     ['a code with a space', course('two', 'EFM 2'), /check/],
     ['a course of no weeks', course('two', 'EFM-2', 0), /check/],
+    ['a format that is not one', course('two', 'EFM-2', 2, 'days'), /check/],
+    ['a kind that is not one', node('t', 's', 'poem', 'a1'), /kind_check/],
     ['an order key twice among siblings', node('t', null, 'section', 'a0'), /node_order/],
     ['an item outside a section', node('t', null, 'page', 'a1'), /check/],
     ['a section in a section', node('t', 's', 'section', 'a1'), /check/],
@@ -46,6 +51,43 @@ describe('the tables', () => {
   ])('refuse %s', async (_what, statement, why) => {
     await expect(sql(statement)).rejects.toThrow(why);
   });
+});
+
+test('a course of the release before is read as it was, with what is new at its beginning', async () => {
+  const name = await newDatabase('empty');
+  const database = await connect(urlOf(name));
+  try {
+    await database.getMigrator().up({ to: '0001-first-tables' });
+    const sql = (text: string): Promise<unknown> => database.em.fork().getConnection().execute(text);
+    const dates = { format: 'weeks', firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon', weekStart: 1 };
+    await sql(`insert into institution values ('i', 'I', 'UTC')`);
+    await sql(
+      `insert into course values ('one', 'i', 'EFM-1', 'T', 'learners', 'live', null, null, null, '["a"]', '${JSON.stringify(dates)}', 3, 'now')`,
+    );
+    await sql(
+      `insert into node values ('one', 's', null, 'section', 'a0', null, true, false, '{"outside": true}')`,
+    );
+    await sql(
+      `insert into node values ('one', 'p', 's', 'page', 'a0', 'P', true, false, '{"text": null, "minutes": 5}')`,
+    );
+    await migrate(database);
+    const loaded = await loadCourse(database.em.fork(), 'one');
+    expect(loaded?.course).toEqual({
+      ...smallCourse(),
+      id: 'one',
+      title: 'T',
+      code: 'EFM-1',
+      state: 'live',
+      tags: ['a'],
+      dates: newDates({ firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon' }),
+      sections: [
+        newSection({ id: 's', outside: true, items: [newItem('page', { id: 'p', title: 'P', minutes: 5 })] }),
+      ],
+    });
+  } finally {
+    await database.close(true);
+    await admin(`drop database ${name} with (force)`);
+  }
 });
 
 describe('order keys', () => {

@@ -8,7 +8,7 @@ import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyChange } from '@itinerary/core';
+import { applyChange, newItem } from '@itinerary/core';
 import type { Change, Course } from '@itinerary/core';
 import { loadCourse } from '../src/db/course-rows.ts';
 import { ChangeRow } from '../src/db/entities.ts';
@@ -122,15 +122,7 @@ test('every acknowledged change is there after the restart, and none twice', asy
 
   const makeChange = (at: number): Change => {
     const section = before.sections[at % before.sections.length]!;
-    const node = {
-      id: randomUUID(),
-      kind: 'page',
-      title: `Page ${at}`,
-      text: null,
-      minutes: at,
-      shown: true,
-      removed: false,
-    } as const;
+    const node = newItem('page', { id: randomUUID(), title: `Page ${at}`, minutes: at });
     return {
       id: randomUUID(),
       edits: [

@@ -47,6 +47,7 @@ async function call(who: Who | 'nobody', route: Route, course: string): Promise<
     .replace('{code}', 'FREE-1')
     .replace('{person}', 'nobody')
     .replace('{item}', item)
+    .replace('{holiday}', 'never-was')
     .replace('{hash}', hash);
   const agent = agents.get(who) as Agent;
   if (route.method === 'get') return agent.get(path);
@@ -63,6 +64,7 @@ const ALLOWED: Readonly<Record<RouteAccess, readonly (Who | 'nobody')[]>> = {
   anyone: WHO,
   signed_in: ['learner', 'visitor', 'outsider', 'assistant', 'instructor', 'staff'],
   create: ['outsider', 'instructor', 'staff'],
+  institution: ['staff'],
   read: ['learner', 'assistant', 'instructor', 'staff'],
   plan: ['assistant', 'instructor', 'staff'],
   members: ['instructor', 'staff'],

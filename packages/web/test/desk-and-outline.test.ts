@@ -1,14 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, livingItems, livingSections } from '@itinerary/core';
-import type { Course, CourseView, MoveEdit } from '@itinerary/core';
+import type { CourseView } from '@itinerary/core';
 import type { DeskCourse } from '@itinerary/contract';
-import { smallCourse } from '../../core/test/arbitraries.ts';
 import { filterCourses, isFiltering, NO_FILTER } from '../src/desk/filter.ts';
 import { nextToStart } from '../src/desk/next-to-start.ts';
 import { itemToCarryOn } from '../src/learner/carry-on.ts';
 import { sectionTitle } from '../src/learner/titles.ts';
-import { moveByDrop, moveByOne } from '../src/setup/outline/moves.ts';
-import { outlineRows } from '../src/setup/outline/rows.ts';
 import { bestMatches } from '../src/palette/matches.ts';
 import { dayAtShare } from '../src/setup/preview/marker.ts';
 import { newId } from '../src/stores/new-id.ts';
@@ -22,7 +18,8 @@ const deskCourse = (change: Partial<DeskCourse>): DeskCourse => ({
   term: 'SPR27',
   tags: ['fieldwork'],
   format: 'weeks',
-  weeks: 15,
+  pace: 'together',
+  slots: 15,
   firstDay: '2027-01-11',
   lastDay: '2027-04-25',
   role: 'instructor',
@@ -71,78 +68,6 @@ describe('the desk', () => {
   });
 });
 
-describe('moving a line', () => {
-  const order = (course: Course): string =>
-    livingSections(course)
-      .map(
-        (section) =>
-          `${section.id}:${livingItems(section)
-            .map(({ id }) => id)
-            .join(',')}`,
-      )
-      .join(' ');
-  const after = (edit: MoveEdit | null, course = smallCourse()): string | null => {
-    if (edit === null) return null;
-    const applied = applyChange(course, { id: 'm', edits: [edit] });
-    return applied.ok ? order(applied.course) : applied.refusal.code;
-  };
-
-  test.each([
-    ['a2', 'up', 'A:a2,a1,a3 B:b1'],
-    ['a2', 'down', 'A:a1,a3,a2 B:b1'],
-    ['a3', 'down', 'A:a1,a2 B:a3,b1'],
-    ['b1', 'up', 'A:a1,a2,a3,b1 B:'],
-    ['a1', 'up', null],
-    ['b1', 'down', null],
-    ['B', 'up', 'B:b1 A:a1,a2,a3'],
-    ['A', 'down', 'B:b1 A:a1,a2,a3'],
-    ['A', 'up', null],
-    ['B', 'down', null],
-    ['nobody', 'up', null],
-  ] as const)('%s %s', (id, way, result) => expect(after(moveByOne(smallCourse(), id, way))).toBe(result));
-
-  test.each([
-    ['a3', 'a1', 'top', 'A:a3,a1,a2 B:b1'],
-    ['a1', 'a3', 'bottom', 'A:a2,a3,a1 B:b1'],
-    ['a1', 'a3', 'top', 'A:a2,a1,a3 B:b1'],
-    ['a1', 'b1', 'bottom', 'A:a2,a3 B:b1,a1'],
-    ['a1', 'B', 'bottom', 'A:a2,a3 B:a1,b1'],
-    ['b1', 'B', 'top', 'A:a1,a2,a3,b1 B:'],
-    ['a2', 'A', 'top', null],
-    ['B', 'A', 'top', 'B:b1 A:a1,a2,a3'],
-    ['A', 'b1', 'top', 'B:b1 A:a1,a2,a3'],
-    ['A', 'a2', 'top', null],
-    ['a1', 'a1', 'top', null],
-  ] as const)('%s dropped on %s (%s)', (id, on, edge, result) =>
-    expect(after(moveByDrop(smallCourse(), id, { on, edge }))).toBe(result),
-  );
-
-  test('tombstones are stepped over', () => {
-    const gone = applyChange(smallCourse(), { id: 'r', edits: [{ kind: 'remove', target: 'a2' }] });
-    if (!gone.ok) throw new Error('refused');
-    expect(after(moveByOne(gone.course, 'a3', 'up'), gone.course)).toBe('A:a3,a1 B:b1');
-  });
-});
-
-describe('the outline’s lines', () => {
-  const rows = (course: Course, folded: string[] = [], find = ''): string[] =>
-    outlineRows(course, new Set(folded), (title) => title.includes(find), find !== '').map((row) => row.id);
-
-  test('follow the sections, folded or found, and end with spare weeks', () => {
-    const longer = { ...smallCourse(), dates: { ...smallCourse().dates, weeks: 3 } };
-    expect(rows(longer)).toEqual(['A', 'a1', 'a2', 'a3', 'B', 'b1', 'spare-3']);
-    expect(rows(longer, ['A'])).toEqual(['A', 'B', 'b1', 'spare-3']);
-    expect(rows(longer, ['A'], 'a2')).toEqual(['A', 'a2']);
-  });
-
-  test('say where a section stands and how long it takes', () => {
-    const shorter = { ...smallCourse(), dates: { ...smallCourse().dates, weeks: 1 } };
-    const [first, , , , second] = outlineRows(shorter, new Set(), () => true, false);
-    expect(first).toMatchObject({ number: '1', minutes: 30, unplaced: false, days: { first: '2027-01-11' } });
-    expect(second).toMatchObject({ number: '2', unplaced: true, days: null });
-  });
-});
-
 test('a section’s title follows its days until somebody types one', () => {
   const t = (key: string, values?: Record<string, unknown>): string =>
     `${key} ${String(values?.['day'] ?? '')}`.trim();
@@ -150,10 +75,14 @@ test('a section’s title follows its days until somebody types one', () => {
   expect(sectionTitle({ title: null, days }, t, 'en')).toBe('learner.weekOf 11 January');
   expect(sectionTitle({ title: 'Tides', days }, t, 'en')).toBe('Tides');
   expect(sectionTitle({ title: null, days: null }, t, 'en')).toBe('learner.untitled');
+  const unit = { title: null, days: { first: '2027-01-11', last: '2027-01-24' } };
+  expect(sectionTitle(unit, t, 'en')).toBe('learner.from 11 January');
+  const meeting = { day: '2027-01-12' };
+  expect(sectionTitle({ title: null, days, meeting }, t, 'en')).toBe('learner.meetingOn Tue 12 Jan');
 });
 
 test('one carries on where one left off, else with what is on, else at the start', () => {
-  const item = (id: string, kind: 'page' | 'link' = 'page'): object => ({ id, kind });
+  const item = (id: string, kind: 'page' | 'link' = 'page'): object => ({ id, kind, state: 'open' });
   const view = (current: number): CourseView =>
     ({
       sections: [{ items: [item('l', 'link'), item('p1')] }, { items: [item('p2')] }].map((section, at) => ({

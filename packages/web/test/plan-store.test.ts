@@ -1,6 +1,6 @@
 /** The store that saves: against a server in miniature, which answers, refuses, stumbles, or is away. */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { applyChange } from '@itinerary/core';
+import { applyChange, newItem } from '@itinerary/core';
 import type { Change, Course, TakenChange } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { smallCourse } from '../../core/test/arbitraries.ts';
@@ -201,15 +201,7 @@ describe('trouble', () => {
   test('an answer that is lost makes nothing twice', async () => {
     const plan = await opened();
     server.trouble = 'lost answer';
-    const node = {
-      id: 'n',
-      kind: 'page',
-      title: 'N',
-      text: null,
-      minutes: null,
-      shown: true,
-      removed: false,
-    } as const;
+    const node = newItem('page', { id: 'n', title: 'N' });
     plan.change([{ kind: 'insert', parent: 'A', after: null, node }]);
     await pass(10);
     expect(plan.saving).toBe('retrying');

@@ -2,10 +2,14 @@
  * Who sees what, and which layer decided (docs/semantics.md, Access). Nothing else in Itinerary decides it.
  *
  * Each layer caps the state; the answer is the lowest cap, and the layer that decided is the first, in the
- * order of `LAYERS`, with that cap. The layers so far: the course's state, membership, and what is shown.
+ * order of the layers, with that cap. The layers so far: the course's state, membership, what is shown (around
+ * one item, nothing but that item is), and the moment from which on something is open.
  */
-import type { Course } from '../course/schema.ts';
+import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
+import type { Item } from '../course/items-schema.ts';
+import type { Course, CourseNode } from '../course/schema.ts';
 import type { Viewer } from './roles.ts';
+import { planFor } from './plan-for.ts';
 import { mayPlan } from './roles.ts';
 
 /** From least to most: not there at all; its name only; to look at; to work in. */
@@ -22,11 +26,16 @@ export type Reason =
   | 'visitor'
   | 'section_not_shown'
   | 'item_not_shown'
-  | 'removed';
+  | 'removed'
+  /** Around one item: it is not that item. */
+  | 'kept_aside'
+  | 'not_yet';
 
 export interface Answer {
   readonly state: AccessState;
   readonly because: Reason;
+  /** With `not_yet`: when it opens, in milliseconds since 1970-01-01T00:00Z. */
+  readonly opensAt?: number;
 }
 
 export interface Access {
@@ -58,34 +67,80 @@ function courseCaps(course: Course, viewer: Viewer): readonly Answer[] {
 /**
  * The answer for the course and each of its nodes.
  *
- * @param moment the instant asked about (ISO, UTC). The layers so far do not depend on it; opening rules and
- *   the window will, and every caller passes it already.
+ * @param moment the instant asked about (ISO, UTC).
+ * @param plan the course's plan for this person; computed when it is not at hand.
  */
-export function resolveAccess(course: Course, viewer: Viewer, moment: string): Access {
-  void moment;
+export function resolveAccess(
+  course: Course,
+  viewer: Viewer,
+  moment: string,
+  plan: CoursePlan = planFor(course, viewer),
+): Access {
   const staff = mayPlan(viewer);
   const open: Answer = { state: 'open', because: staff ? 'staff' : 'member' };
   const ofCourse = lowest(courseCaps(course, viewer), open);
   const nodes = new Map<string, Answer>();
+  const sectionPlans = new Map(plan.sections.map((one) => [one.id, one]));
   for (const section of course.sections) {
-    const ofSection = possible(ofCourse, section, 'section_not_shown', staff);
+    const asked: Asked = {
+      course,
+      staff,
+      at: Date.parse(moment),
+      plan: sectionPlans.get(section.id) ?? null,
+    };
+    const ofSection = capped(ofCourse, section, asked);
     nodes.set(section.id, ofSection);
-    for (const item of section.items) nodes.set(item.id, possible(ofSection, item, 'item_not_shown', staff));
+    resolveItems(section.items, ofSection, asked, nodes);
   }
   return { course: ofCourse, nodes };
 }
 
-function possible(
-  above: Answer,
-  node: { readonly shown: boolean; readonly removed: boolean },
-  hidden: 'section_not_shown' | 'item_not_shown',
-  staff: boolean,
-): Answer {
-  if (node.removed) return lower(above, { state: 'absent', because: 'removed' });
-  if (!node.shown && !staff) return lower(above, { state: 'absent', because: hidden });
-  return above;
+interface Asked {
+  readonly course: Course;
+  readonly staff: boolean;
+  readonly at: number;
+  /** Null for a removed section. */
+  readonly plan: SectionPlan | null;
+}
+
+function resolveItems(items: readonly Item[], above: Answer, asked: Asked, nodes: Map<string, Answer>): void {
+  for (const item of items) {
+    // Parts of what is only named are not there: a name opens nothing.
+    const within = above.state === 'named' ? { ...above, state: 'absent' as const } : above;
+    const own = capped(within, item, asked);
+    nodes.set(item.id, own);
+    if (item.kind === 'folder') resolveItems(item.items, own, asked, nodes);
+  }
+}
+
+function capped(above: Answer, node: CourseNode, asked: Asked): Answer {
+  return caps(node, asked).reduce<Answer>((low, cap) => lower(low, cap), above);
+}
+
+function caps(node: CourseNode, { course, staff, at, plan }: Asked): readonly Answer[] {
+  if (node.removed) return [{ state: 'absent', because: 'removed' }];
+  if (staff) return [];
+  const hidden = node.kind === 'section' ? 'section_not_shown' : 'item_not_shown';
+  const found: Answer[] = [];
+  const { dates } = course;
+  // Sections and folders are passed through: what they hold decides for itself.
+  const holds = node.kind === 'section' || node.kind === 'folder';
+  if (!node.shown) found.push({ state: 'absent', because: hidden });
+  if (dates.format === 'item' && !holds && node.id !== dates.around) {
+    found.push({ state: 'absent', because: 'kept_aside' });
+  }
+  const opens = plan?.moments.get(node.id)?.opens;
+  if (opens?.kind === 'at' && at < opens.instant) {
+    const state = course.closed === 'name' ? 'named' : 'absent';
+    found.push({ state, because: 'not_yet', opensAt: opens.instant });
+  }
+  return found;
+}
+
+export function isReadable(state: AccessState): boolean {
+  return RANK[state] >= RANK.look;
 }
 
 export function canSee(answer: Answer | undefined): boolean {
-  return answer !== undefined && RANK[answer.state] >= RANK.look;
+  return answer !== undefined && isReadable(answer.state);
 }

@@ -9,6 +9,8 @@ export const ROLES: readonly Role[] = ['instructor', 'assistant', 'learner', 'vi
 export interface Viewer {
   readonly role: Role | null;
   readonly institutionStaff: boolean;
+  /** The instant at which they joined (ISO, UTC); absent for nobody in particular. */
+  readonly joinedAt?: string | null;
 }
 
 export type Right =

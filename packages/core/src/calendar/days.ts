@@ -1,23 +1,19 @@
 /** Plain days, as ISO `YYYY-MM-DD` strings in the course's zone: their order is the order of the strings. */
 import { Temporal } from 'temporal-polyfill';
-
-const DAY_MS = 86_400_000;
-
-/** Plain days have no zone and are all of one length, so UTC arithmetic is exact for them, and quick. */
-const toEpoch = (day: string): number => Date.parse(`${day}T00:00:00Z`);
+import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
 
 export function addDays(day: string, days: number): string {
-  return new Date(toEpoch(day) + days * DAY_MS).toISOString().slice(0, 10);
+  return toDay(toDayNumber(day) + days);
 }
 
 /** Days from `first` to `last`; 0 for the same day, negative when `last` is earlier. */
 export function daysBetween(first: string, last: string): number {
-  return (toEpoch(last) - toEpoch(first)) / DAY_MS;
+  return toDayNumber(last) - toDayNumber(first);
 }
 
 /** ISO weekday: Monday is 1, Sunday is 7. */
 export function weekdayOf(day: string): number {
-  return new Date(toEpoch(day)).getUTCDay() || 7;
+  return weekdayOfNumber(toDayNumber(day));
 }
 
 /** The day of an instant (ISO, with offset or Z) in a zone. */

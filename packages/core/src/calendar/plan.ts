@@ -1,25 +1,31 @@
-/**
- * Which days a section covers: week by week, together (docs/semantics.md, Sections in time).
- *
- * Worked example: first day Mon 11 Jan 2027 and 15 weeks give week 1 = 11–17 Jan and week 15 = 19–25 Apr, so
- * the last teaching day is Sun 25 Apr 2027.
- */
-import type { Course, Dates, Section } from '../course/schema.ts';
+/** Which days each section covers, in every format and pace (docs/semantics.md, Sections in time). */
+import type { Dates } from '../course/dates-schema.ts';
+import type { Course, Section } from '../course/schema.ts';
 import { livingSections } from '../course/tree.ts';
-import { addDays, dayOf, daysBetween, weekdayOf } from './days.ts';
+import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
+import { dayOf, daysBetween } from './days.ts';
+import { ownUnits, ownWeeks, placeOwnDays } from './joining.ts';
+import type { OwnDays } from './joining.ts';
+import { meetingCalendar } from './meetings.ts';
+import { datedPauses } from './pauses.ts';
+import type { Pauses } from './pauses.ts';
+import type { CalendarRow, Slot } from './rows.ts';
+import { effectiveFirstDay, teachingWeeks } from './teaching-weeks.ts';
+import { unitCalendar, unitSlots } from './units.ts';
 
-/** A teaching week: its number from 1 and its days, both ends included. */
-export interface Week {
-  readonly number: number;
-  readonly first: string;
-  readonly last: string;
-}
-
-/** Where a section stands in time. `unplaced`: it has no week to take. `outside`: it wants none. */
+/** Where a section stands in time. */
 export type Span =
-  | { readonly kind: 'week'; readonly week: Week }
+  | { readonly kind: 'slot'; readonly slot: Slot }
+  /** Days of each learner's own clock; nobody in particular is asked about. */
+  | { readonly kind: 'own'; readonly own: OwnDays }
+  /** Stands outside the calendar, and wants no days. */
   | { readonly kind: 'outside' }
-  | { readonly kind: 'unplaced' };
+  /** The course has no place for it: kept, undated, a blocker. */
+  | { readonly kind: 'unplaced' }
+  /** Sections have no days in this pace, or nothing to count them from. */
+  | { readonly kind: 'undated' }
+  /** Around one item: sections are kept aside. */
+  | { readonly kind: 'aside' };
 
 export interface PlannedSection {
   readonly id: string;
@@ -27,69 +33,160 @@ export interface PlannedSection {
 }
 
 export interface Plan {
-  /** Empty when there is no first day. */
-  readonly weeks: readonly Week[];
   /** In reading order; removed sections are not in it. */
   readonly sections: readonly PlannedSection[];
-  /** Weeks that no section takes. */
-  readonly spare: readonly Week[];
-  /** Ids of sections for which there is no week. */
+  /** Slots and named pauses by their days. */
+  readonly rows: readonly CalendarRow[];
+  readonly slots: readonly Slot[];
+  /** Slots that no section takes. */
+  readonly spare: readonly Slot[];
+  /** Ids of sections for which there is no place. */
   readonly unplaced: readonly string[];
+  /** The first day that counts: a course that moves begins elsewhere than its first day says. */
   readonly firstDay: string | null;
+  /** The course's last day: as given, or as its length makes it. */
   readonly lastDay: string | null;
-  /** The first day is not the one on which the teaching week begins, so every week straddles two. */
+  /** The first day is not the one on which the teaching week begins. */
   readonly midWeek: boolean;
 }
 
-/** Week i of n covers the seven days from first day + 7(i − 1). No first day: no weeks. */
-export function teachingWeeks(dates: Dates): readonly Week[] {
-  const { firstDay } = dates;
-  if (firstDay === null) return [];
-  return Array.from({ length: dates.weeks }, (_, index) => ({
-    number: index + 1,
-    first: addDays(firstDay, 7 * index),
-    last: addDays(firstDay, 7 * index + 6),
-  }));
+export interface Asked {
+  /** The day on which the learner joined, ISO; null or absent for nobody in particular. */
+  readonly joined?: string | null;
 }
 
 /**
- * Sections take the weeks in reading order, whether shown or not: hiding one never moves another's dates.
- * Sections outside the calendar keep their place and take none.
+ * Sections take what the calendar has in reading order, whether shown or not: hiding one never moves another's
+ * days. Sections outside the calendar keep their place and take nothing.
  */
-export function planSections(course: Course): Plan {
-  const weeks = teachingWeeks(course.dates);
-  let taken = 0;
-  const sections = livingSections(course).map((section: Section): PlannedSection => {
-    if (section.outside) return { id: section.id, span: { kind: 'outside' } };
-    const week = weeks[taken++];
-    return { id: section.id, span: week === undefined ? { kind: 'unplaced' } : { kind: 'week', week } };
-  });
-  const { firstDay, weekStart } = course.dates;
+export function planSections(course: Course, { joined = null }: Asked = {}): Plan {
+  const { dates } = course;
+  const pauses = datedPauses(dates);
+  const living = livingSections(course);
+  const inside = living.filter(({ outside }) => !outside);
+  const { spans, rows, slots, spare } = spansOf(dates, inside, pauses, joined);
+  const byId = new Map(inside.map(({ id }, index) => [id, spans[index] as Span]));
+  const sections = living.map(({ id }): PlannedSection => ({
+    id,
+    span: byId.get(id) ?? { kind: 'outside' },
+  }));
+  const first = effectiveFirstDay(dates);
+  const firstDay = first === null ? null : toDay(first);
   return {
-    weeks,
     sections,
-    spare: weeks.slice(taken),
+    rows,
+    slots,
+    spare,
     unplaced: sections.filter(({ span }) => span.kind === 'unplaced').map(({ id }) => id),
     firstDay,
-    lastDay: weeks.at(-1)?.last ?? null,
-    midWeek: firstDay !== null && weekdayOf(firstDay) !== weekStart,
+    lastDay: lastDayOf(dates, firstDay, rows, slots),
+    midWeek: usesTeachingWeeks(dates) && first !== null && weekdayOfNumber(first) !== dates.weekStart,
   };
 }
 
-/** Where a moment falls: before the first day, in a numbered week, or after the last day. */
+/** Only where sections are teaching weeks does it matter on which weekday the course begins. */
+export function usesTeachingWeeks(dates: Pick<Dates, 'format' | 'pace'>): boolean {
+  return dates.format === 'weeks' && dates.pace === 'together';
+}
+
+interface Placed {
+  readonly spans: readonly Span[];
+  readonly rows: readonly CalendarRow[];
+  readonly slots: readonly Slot[];
+  readonly spare: readonly Slot[];
+}
+
+const asSpan = (slot: Slot): Span => ({ kind: 'slot', slot });
+const asRow = (slot: Slot): CalendarRow => ({ kind: 'slot', slot });
+
+/** Meetings are held together, whatever pace is written down. */
+function spansOf(dates: Dates, inside: readonly Section[], pauses: Pauses, joined: string | null): Placed {
+  if (dates.format === 'item') return same(inside, { kind: 'aside' });
+  if (dates.format === 'meetings') {
+    const { slots, rows } = meetingCalendar(dates, pauses);
+    return inOrder(inside, slots, rows);
+  }
+  if (dates.pace === 'none') return same(inside, { kind: 'undated' });
+  if (dates.pace === 'joining') return ownSpans(dates, inside, pauses, joined);
+  if (dates.format === 'weeks') {
+    const { slots, rows } = teachingWeeks(dates, pauses);
+    return inOrder(inside, slots, rows);
+  }
+  const slots = unitSlots(inside, dates, pauses);
+  const spans = slots.map((slot): Span => (slot === null ? { kind: 'undated' } : asSpan(slot)));
+  const calendar = unitCalendar(slots, dates, pauses);
+  return { spans, rows: calendar.rows, slots: calendar.slots, spare: [] };
+}
+
+function same(inside: readonly Section[], span: Span): Placed {
+  return { spans: inside.map(() => span), rows: [], slots: [], spare: [] };
+}
+
+function inOrder(inside: readonly Section[], slots: readonly Slot[], rows: readonly CalendarRow[]): Placed {
+  const spans = inside.map((_, index): Span => {
+    const slot = slots[index];
+    return slot === undefined ? { kind: 'unplaced' } : asSpan(slot);
+  });
+  return { spans, rows, slots, spare: slots.slice(inside.length) };
+}
+
+function ownSpans(dates: Dates, inside: readonly Section[], pauses: Pauses, joined: string | null): Placed {
+  const own = dates.format === 'weeks' ? ownWeeks(dates.weeks) : ownUnits(inside.map(({ span }) => span));
+  if (joined !== null) {
+    const slots = placeOwnDays(own, dates, joined, pauses);
+    return inOrder(inside, slots, slots.map(asRow));
+  }
+  const spans = inside.map((_, index): Span => {
+    const days = own[index];
+    return days === undefined ? { kind: 'unplaced' } : { kind: 'own', own: days };
+  });
+  return { spans, rows: [], slots: [], spare: [] };
+}
+
+/** The later end of what the calendar holds; without sections, as many weeks as the course has. */
+function lastDayOf(
+  dates: Dates,
+  firstDay: string | null,
+  rows: readonly CalendarRow[],
+  slots: readonly Slot[],
+): string | null {
+  const isOwnClock = dates.pace === 'joining' && dates.format !== 'meetings' && dates.format !== 'item';
+  if (dates.ends !== 'weeks' && dates.lastDay !== null && !isOwnClock) return dates.lastDay;
+  const counted = rows.flatMap((row) =>
+    row.kind === 'pause' && row.pause.number !== null ? [row.pause.last] : [],
+  );
+  const ends = [...slots.map(({ last }) => last), ...counted];
+  if (ends.length > 0) return ends.reduce((late, day) => (day > late ? day : late));
+  const withoutSlots = dates.format === 'item' || (dates.pace === 'none' && dates.format === 'weeks');
+  return withoutSlots && firstDay !== null ? toDay(toDayNumber(firstDay) + 7 * dates.weeks - 1) : null;
+}
+
+/** Where a moment falls: before the first day, in a slot, in a pause, or after the last day. */
 export type Moment =
   | { readonly kind: 'undated' }
   | { readonly kind: 'before'; readonly days: number }
-  | { readonly kind: 'week'; readonly number: number }
+  | { readonly kind: 'slot'; readonly number: number }
+  | { readonly kind: 'pause'; readonly name: string }
+  /** Within the course's days, where nothing stands: between two units, or without a clock. */
+  | { readonly kind: 'within' }
   | { readonly kind: 'after' };
 
-/** The week that holds an instant, by the days of the course's own zone. */
-export function weekAt(dates: Dates, instant: string): Moment {
-  if (dates.firstDay === null) return { kind: 'undated' };
-  const today = dayOf(instant, dates.zone);
-  const weeks = teachingWeeks(dates);
-  const week = weeks.find(({ first, last }) => first <= today && today <= last);
-  if (week !== undefined) return { kind: 'week', number: week.number };
-  if (today > dates.firstDay) return { kind: 'after' };
-  return { kind: 'before', days: daysBetween(today, dates.firstDay) };
+/** What an instant (ISO, UTC) falls into, by the days of the course's own zone. */
+export function momentIn(plan: Plan, zone: string, instant: string): Moment {
+  const { firstDay, lastDay, rows, slots } = plan;
+  const today = dayOf(instant, zone);
+  const slot = slots.find(({ first, last }) => first <= today && today <= last);
+  const pause = rows.find(
+    (row) => row.kind === 'pause' && row.pause.first <= today && today <= row.pause.last,
+  );
+  // A pause inside a section's days (a meeting's, a long unit's) is what people are in on that day.
+  if (pause?.kind === 'pause') return { kind: 'pause', name: pause.pause.name };
+  if (slot !== undefined) return { kind: 'slot', number: slot.number };
+  const begin = slots.reduce<string | null>(
+    (low, { first }) => (low === null || first < low ? first : low),
+    firstDay,
+  );
+  if (begin === null) return { kind: 'undated' };
+  if (today < begin) return { kind: 'before', days: daysBetween(today, begin) };
+  return lastDay !== null && today > lastDay ? { kind: 'after' } : { kind: 'within' };
 }

@@ -2,12 +2,15 @@
  * `applyChange`: the one function that changes a course, in the browser, on the server and in tools.
  * docs/semantics.md, Changes.
  */
-import { MAX_ITEMS_PER_SECTION, MAX_SECTIONS } from './schema.ts';
-import type { Course, CourseNode, Item, Section } from './schema.ts';
+import { MAX_FOLDER_DEPTH, MAX_ITEMS_PER_PARENT } from './items-schema.ts';
+import type { Item } from './items-schema.ts';
+import { MAX_SECTIONS } from './schema.ts';
+import type { Course, CourseNode, Section } from './schema.ts';
 import { sameValue } from './edits.ts';
 import type { Applied, Change, Edit, InsertEdit, MoveEdit, Refusal, RemoveEdit, SetEdit } from './edits.ts';
 import { fieldSchema, readField, writeField } from './fields.ts';
-import { findNode, isOutOfSight, replaceSection, subtree } from './tree.ts';
+import { findNode, folderDepth, isHolder, isOutOfSight, subtree, withItems } from './tree.ts';
+import type { Holder, Place } from './tree.ts';
 
 type Step =
   | { readonly ok: true; readonly course: Course; readonly inverse: Edit | null }
@@ -76,7 +79,7 @@ function applySet(course: Course, edit: SetEdit, undoing: boolean): Step {
   const next =
     place === null
       ? writeField(course, field, value)
-      : replaceNode(course, writeField(place.node, field, value), place.section);
+      : replaceNode(course, writeField(place.node, field, value), place);
   return { ok: true, course: next, inverse: { kind: 'set', target, field, value: before, was: value } };
 }
 
@@ -84,7 +87,7 @@ function applyInsert(course: Course, edit: InsertEdit): Step {
   const target = edit.node.id;
   const standing = findNode(course, target);
   if (standing === null) return insertNew(course, edit);
-  if (!standing.node.removed || (standing.section?.removed ?? false))
+  if (!standing.node.removed || standing.above.some(({ removed }) => removed))
     return refuse({ code: 'id_taken', target });
   // Bringing back: the tombstone kept what was there, so the author's copy is not consulted.
   const parent = edit.after === target ? standing.parent : edit.parent;
@@ -93,11 +96,12 @@ function applyInsert(course: Course, edit: InsertEdit): Step {
   const revived = { ...standing.node, removed: false };
   const inverse: Edit = { kind: 'remove', target };
   if (edit.after === target) {
-    return { ok: true, course: replaceNode(course, revived, standing.section), inverse };
+    return { ok: true, course: replaceNode(course, revived, standing), inverse };
   }
-  const seat = seatAfter(detach(course, standing.node), parent, edit.after);
+  const without = detach(course, standing);
+  const seat = seatAfter(without, parent, edit.after);
   if (seat === null) return refuse({ code: 'unknown_neighbour', target, after: edit.after ?? '' });
-  return { ok: true, course: attach(detach(course, standing.node), revived, parent, seat), inverse };
+  return { ok: true, course: attach(without, revived, parent, seat), inverse };
 }
 
 function insertNew(course: Course, edit: InsertEdit): Step {
@@ -109,7 +113,7 @@ function insertNew(course: Course, edit: InsertEdit): Step {
     (id, at) => id === course.id || ids.indexOf(id) !== at || findNode(course, id) !== null,
   );
   if (taken !== undefined) return refuse({ code: 'id_taken', target: taken });
-  const most = edit.node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_SECTION;
+  const most = mostBeside(edit.node);
   if (living(course, edit.parent) >= most) return refuse({ code: 'too_many', target, most });
   const seat = seatAfter(course, edit.parent, edit.after);
   if (seat === null) return refuse({ code: 'unknown_neighbour', target, after: edit.after ?? '' });
@@ -131,11 +135,11 @@ function applyMove(course: Course, edit: MoveEdit): Step {
   // "After itself" is where it stands, and so is "after the one before it".
   const unmoved = edit.parent === place.parent && (edit.after === target || edit.after === before);
   if (unmoved) return { ok: true, course, inverse: null };
-  const most = place.node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_SECTION;
+  const most = mostBeside(place.node);
   if (edit.parent !== place.parent && living(course, edit.parent) >= most) {
     return refuse({ code: 'too_many', target, most });
   }
-  const without = detach(course, place.node);
+  const without = detach(course, place);
   const seat = seatAfter(without, edit.parent, edit.after);
   if (seat === null) return refuse({ code: 'unknown_neighbour', target, after: edit.after ?? '' });
   return {
@@ -153,7 +157,7 @@ function applyRemove(course: Course, edit: RemoveEdit): Step {
   const gone = { ...place.node, removed: true };
   return {
     ok: true,
-    course: replaceNode(course, gone, place.section),
+    course: replaceNode(course, gone, place),
     inverse: { kind: 'insert', parent: place.parent, after: target, node: place.node },
   };
 }
@@ -161,20 +165,31 @@ function applyRemove(course: Course, edit: RemoveEdit): Step {
 type ParentStop =
   | { readonly code: 'unknown_parent'; readonly parent: string }
   | { readonly code: 'removed_parent'; readonly parent: string }
-  | { readonly code: 'wrong_parent'; readonly parent: string };
+  | { readonly code: 'wrong_parent'; readonly parent: string }
+  | { readonly code: 'inside_itself'; readonly parent: string }
+  | { readonly code: 'too_deep'; readonly most: number };
 
-/** Sections stand in the course, items in sections. */
+/** Sections stand in the course; items in sections and in folders, which nest only so deep. */
 function checkParent(course: Course, node: CourseNode, parent: string): ParentStop | null {
   if (parent === course.id) return node.kind === 'section' ? null : { code: 'wrong_parent', parent };
   const place = findNode(course, parent);
   if (place === null) return { code: 'unknown_parent', parent };
-  if (place.node.kind !== 'section' || node.kind === 'section') return { code: 'wrong_parent', parent };
-  return place.node.removed ? { code: 'removed_parent', parent } : null;
+  if (!isHolder(place.node) || node.kind === 'section') return { code: 'wrong_parent', parent };
+  const chain = [...place.above, place.node];
+  if (chain.some(({ id }) => id === node.id)) return { code: 'inside_itself', parent };
+  if (chain.some(({ removed }) => removed)) return { code: 'removed_parent', parent };
+  const folders = chain.length - 1 + folderDepth(node);
+  return folders > MAX_FOLDER_DEPTH ? { code: 'too_deep', most: MAX_FOLDER_DEPTH } : null;
+}
+
+function mostBeside(node: CourseNode): number {
+  return node.kind === 'section' ? MAX_SECTIONS : MAX_ITEMS_PER_PARENT;
 }
 
 function siblings(course: Course, parent: string): readonly CourseNode[] {
   if (parent === course.id) return course.sections;
-  return course.sections.find((section) => section.id === parent)?.items ?? [];
+  const node = findNode(course, parent)?.node;
+  return node !== undefined && isHolder(node) ? node.items : [];
 }
 
 const living = (course: Course, parent: string): number =>
@@ -193,33 +208,24 @@ function seatAfter(course: Course, parent: string, after: string | null): number
   return findNode(course, after) === null ? null : among.length;
 }
 
-function detach(course: Course, node: CourseNode): Course {
-  if (node.kind === 'section') {
-    return { ...course, sections: course.sections.filter((section) => section.id !== node.id) };
-  }
-  return {
-    ...course,
-    sections: course.sections.map((section) =>
-      section.items.some((item) => item.id === node.id)
-        ? { ...section, items: section.items.filter((item) => item.id !== node.id) }
-        : section,
-    ),
-  };
+function detach(course: Course, { node, index, above }: Place): Course {
+  const holder = above.at(-1);
+  return holder === undefined
+    ? { ...course, sections: course.sections.filter((section) => section.id !== node.id) }
+    : withItems(course, above, holder.items.toSpliced(index, 1));
 }
 
 function attach(course: Course, node: CourseNode, parent: string, seat: number): Course {
   if (node.kind === 'section') return { ...course, sections: course.sections.toSpliced(seat, 0, node) };
-  return {
-    ...course,
-    sections: course.sections.map((section) =>
-      section.id === parent ? { ...section, items: section.items.toSpliced(seat, 0, node) } : section,
-    ),
-  };
+  const place = findNode(course, parent) as Place;
+  const holder = place.node as Holder;
+  return withItems(course, [...place.above, holder], holder.items.toSpliced(seat, 0, node));
 }
 
-function replaceNode(course: Course, node: CourseNode, holder: Section | null): Course {
-  if (node.kind === 'section') return replaceSection(course, node);
-  const section = holder as Section;
-  const items = section.items.map((item): Item => (item.id === node.id ? node : item));
-  return replaceSection(course, { ...section, items });
+/** Puts another version of a node where it stands. */
+function replaceNode(course: Course, node: CourseNode, { index, above }: Place): Course {
+  const holder = above.at(-1);
+  return holder === undefined
+    ? { ...course, sections: course.sections.with(index, node as Section) }
+    : withItems(course, above, holder.items.with(index, node as Item));
 }

@@ -6,22 +6,35 @@
  * where its tombstone stands.
  */
 import { z } from 'zod';
-import { idSchema, itemSchema, sectionSchema, storableSchema } from './schema.ts';
+import { idSchema, storableSchema } from './basics.ts';
+import { itemSchema } from './items-schema.ts';
+import { isShallow, sectionSchema } from './schema.ts';
 
 /** Values that fields hold: JSON, compared by content. */
-export const fieldValueSchema = z.union([
-  z.null(),
-  z.boolean(),
-  z.number(),
-  storableSchema.max(10_000),
-  z.array(storableSchema.max(200)).max(100),
-]);
-export type FieldValue = z.infer<typeof fieldValueSchema>;
+export type FieldValue =
+  null | boolean | number | string | readonly FieldValue[] | { readonly [key: string]: FieldValue };
+
+/** As long as the longest value of a field when it is written down: a hundred tags, a file's particulars. */
+const MAX_VALUE = 20_000;
+
+export const fieldValueSchema: z.ZodType<FieldValue> = z
+  .custom<FieldValue>((value) => isShallow(value), 'a value that nests less')
+  .pipe(z.json() as z.ZodType<FieldValue, FieldValue>)
+  .refine((value) => JSON.stringify(value).length <= MAX_VALUE, 'a shorter value')
+  .refine(isStorable, 'text without NUL and without halves of characters');
+
+function isStorable(value: FieldValue): boolean {
+  if (typeof value === 'string') return storableSchema.safeParse(value).success;
+  if (value === null || typeof value !== 'object') return true;
+  return Object.entries(value).every(([key, inner]) => isStorable(key) && isStorable(inner as FieldValue));
+}
+
+const fieldSchema = z.string().min(1).max(140);
 
 export const setSchema = z.strictObject({
   kind: z.literal('set'),
   target: idSchema,
-  field: z.string().min(1).max(40),
+  field: fieldSchema,
   value: fieldValueSchema,
   /** What the author saw there. A different value there now does not stop a set, unless it is an undo. */
   was: fieldValueSchema,
@@ -31,7 +44,9 @@ export const insertSchema = z.strictObject({
   kind: z.literal('insert'),
   parent: idSchema,
   after: idSchema.nullable(),
-  node: z.union([sectionSchema, itemSchema]),
+  node: z
+    .custom<unknown>((node) => isShallow(node), 'a node that nests less')
+    .pipe(z.union([sectionSchema, itemSchema])),
 });
 
 export const moveSchema = z.strictObject({
@@ -70,6 +85,8 @@ export type Refusal = { readonly edit: number; readonly target: string } & (
   | { readonly code: 'removed_parent'; readonly parent: string }
   | { readonly code: 'unknown_neighbour'; readonly after: string }
   | { readonly code: 'wrong_parent'; readonly parent: string }
+  | { readonly code: 'inside_itself'; readonly parent: string }
+  | { readonly code: 'too_deep'; readonly most: number }
   | { readonly code: 'id_taken' }
   | { readonly code: 'unknown_field'; readonly field: string }
   | {
@@ -91,7 +108,15 @@ export type Applied =
   | { readonly ok: true; readonly course: import('./schema.ts').Course; readonly inverse: readonly Edit[] }
   | { readonly ok: false; readonly refusal: Refusal };
 
-/** Two field values are the same when they are written the same. */
+/** Two field values are the same when they say the same; the order of keys says nothing. */
 export function sameValue(a: FieldValue, b: FieldValue): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+  if (a === b) return true;
+  if (a === null || b === null || typeof a !== 'object' || typeof b !== 'object') return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const [ofA, ofB] = [a as Record<string, FieldValue>, b as Record<string, FieldValue>];
+  const keys = Object.keys(ofA);
+  return (
+    keys.length === Object.keys(ofB).length &&
+    keys.every((key) => Object.hasOwn(ofB, key) && sameValue(ofA[key] as FieldValue, ofB[key] as FieldValue))
+  );
 }

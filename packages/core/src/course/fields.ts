@@ -1,6 +1,24 @@
-/** The fields that `set` may name, each with the schema its value must satisfy. */
-import type { z } from 'zod';
-import { courseSchema, linkSchema, pageSchema, sectionSchema } from './schema.ts';
+/**
+ * The fields that `set` may name, each with the schema its value must satisfy. A table of entries (pauses,
+ * outcomes, …) is set entry by entry, under its id: `dates.pauses.<id>`, and null takes the entry away, so
+ * that two people who add two pauses never meet.
+ */
+import { z } from 'zod';
+import { idSchema } from './basics.ts';
+import { meetingChangeSchema, patternSchema, pauseSchema } from './dates-schema.ts';
+import {
+  assignmentSchema,
+  discussionSchema,
+  fileItemSchema,
+  folderSchema,
+  headingSchema,
+  linkSchema,
+  meetingSchema,
+  pageSchema,
+  quizSchema,
+  videoSchema,
+} from './items-schema.ts';
+import { courseSchema, outcomeSchema, sectionSchema } from './schema.ts';
 import type { Course, CourseNode } from './schema.ts';
 import type { FieldValue } from './edits.ts';
 
@@ -9,75 +27,105 @@ type FieldTable = Readonly<Record<string, z.ZodType>>;
 const course = courseSchema.shape;
 const dates = course.dates.shape;
 
+/** What may be set as a whole: all but the node's identity, its state of removal and what it holds. */
+function plain(shape: FieldTable): FieldTable {
+  const { id: _id, kind: _kind, removed: _removed, items: _items, ...rest } = shape;
+  void [_id, _kind, _removed, _items];
+  return rest;
+}
+
+const { pauses: _pauses, patterns: _patterns, changes: _changes, ...plainDates } = dates;
+void [_pauses, _patterns, _changes];
+const { dates: _dates, sections: _sections, outcomes: _outcomes, ...plainCourse } = course;
+void [_dates, _sections, _outcomes];
+
 const COURSE_FIELDS: FieldTable = {
-  title: course.title,
-  code: course.code,
-  purpose: course.purpose,
-  state: course.state,
-  department: course.department,
-  term: course.term,
-  description: course.description,
-  tags: course.tags,
-  'dates.format': dates.format,
-  'dates.firstDay': dates.firstDay,
-  'dates.weeks': dates.weeks,
-  'dates.zone': dates.zone,
-  'dates.weekStart': dates.weekStart,
+  ...plain(plainCourse),
+  ...Object.fromEntries(Object.entries(plainDates).map(([name, schema]) => [`dates.${name}`, schema])),
 };
 
-const SECTION_FIELDS: FieldTable = {
-  title: sectionSchema.shape.title,
-  shown: sectionSchema.shape.shown,
-  outside: sectionSchema.shape.outside,
-};
-
-const PAGE_FIELDS: FieldTable = {
-  title: pageSchema.shape.title,
-  shown: pageSchema.shape.shown,
-  text: pageSchema.shape.text,
-  minutes: pageSchema.shape.minutes,
-};
-
-const LINK_FIELDS: FieldTable = {
-  title: linkSchema.shape.title,
-  shown: linkSchema.shape.shown,
-  address: linkSchema.shape.address,
-  minutes: linkSchema.shape.minutes,
+/** Tables of entries, by the field before the id. */
+const COURSE_ENTRIES: FieldTable = {
+  'dates.pauses': pauseSchema,
+  'dates.patterns': patternSchema,
+  'dates.changes': meetingChangeSchema,
+  outcomes: outcomeSchema,
 };
 
 const BY_KIND: Readonly<Record<CourseNode['kind'], FieldTable>> = {
-  section: SECTION_FIELDS,
-  page: PAGE_FIELDS,
-  link: LINK_FIELDS,
+  section: plain(sectionSchema.shape),
+  page: plain(pageSchema.shape),
+  file: plain(fileItemSchema.shape),
+  link: plain(linkSchema.shape),
+  video: plain(videoSchema.shape),
+  assignment: plain(assignmentSchema.shape),
+  quiz: plain(quizSchema.shape),
+  discussion: plain(discussionSchema.shape),
+  meeting: plain(meetingSchema.shape),
+  heading: plain(headingSchema.shape),
+  folder: plain(folderSchema.shape),
 };
 
 /** The fields that hold the hash of a long text. */
-export const TEXT_FIELDS: ReadonlySet<string> = new Set(['description', 'text']);
+export const TEXT_FIELDS: ReadonlySet<string> = new Set(['description', 'introduction', 'text']);
 
 export function courseFields(): readonly string[] {
   return Object.keys(COURSE_FIELDS);
+}
+
+/** The tables of the course that are set entry by entry. */
+export function courseEntries(): readonly string[] {
+  return Object.keys(COURSE_ENTRIES);
 }
 
 export function nodeFields(kind: CourseNode['kind']): readonly string[] {
   return Object.keys(BY_KIND[kind]);
 }
 
+/** The table that a field is an entry of, or null for a plain field. */
+function entryTable(field: string): string | null {
+  const at = field.lastIndexOf('.');
+  const table = field.slice(0, at);
+  const isEntry = Object.hasOwn(COURSE_ENTRIES, table) && idSchema.safeParse(field.slice(at + 1)).success;
+  return isEntry ? table : null;
+}
+
 /** The schema of a field of the course (`kind` null) or of a node, or null when there is no such field. */
 export function fieldSchema(kind: CourseNode['kind'] | null, field: string): z.ZodType | null {
   const table = kind === null ? COURSE_FIELDS : BY_KIND[kind];
-  return Object.hasOwn(table, field) ? (table[field] ?? null) : null;
+  if (Object.hasOwn(table, field)) return table[field] ?? null;
+  const entries = kind === null ? entryTable(field) : null;
+  return entries === null ? null : z.nullable(COURSE_ENTRIES[entries] as z.ZodType);
 }
 
+/** What a field holds; an entry that is not there is null. */
 export function readField(holder: Course | CourseNode, field: string): FieldValue {
   let here: unknown = holder;
-  for (const part of field.split('.')) here = (here as Record<string, unknown>)[part];
+  for (const part of field.split('.')) {
+    const inside = here as Record<string, unknown>;
+    here = Object.hasOwn(inside, part) ? inside[part] : null;
+  }
   return here as FieldValue;
 }
 
 /** A copy of the holder with one field replaced. The field must exist: `fieldSchema` says so. */
 export function writeField<T extends Course | CourseNode>(holder: T, field: string, value: FieldValue): T {
-  const [head, tail] = field.split('.') as [string, string | undefined];
-  if (tail === undefined) return { ...holder, [head]: value };
-  const inner = (holder as unknown as Record<string, Record<string, unknown>>)[head];
-  return { ...holder, [head]: { ...inner, [tail]: value } };
+  const isEntry = entryTable(field) !== null;
+  return write(holder as Record<string, unknown>, field.split('.'), value, isEntry && value === null) as T;
+}
+
+function write(
+  holder: Readonly<Record<string, unknown>>,
+  [head, ...tail]: readonly string[],
+  value: FieldValue,
+  drops: boolean,
+): Record<string, unknown> {
+  const name = head as string;
+  if (tail.length > 0) {
+    return { ...holder, [name]: write(holder[name] as Record<string, unknown>, tail, value, drops) };
+  }
+  if (!drops) return { ...holder, [name]: value };
+  const { [name]: _gone, ...rest } = holder;
+  void _gone;
+  return rest;
 }

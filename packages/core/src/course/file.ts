@@ -3,9 +3,11 @@
  * (docs/formats.md). Long texts stand beside the course, by their hash. Tombstones are left out.
  */
 import { z } from 'zod';
-import { courseSchema, parseCourse, parseWith, storableSchema, textHashSchema } from './schema.ts';
-import type { Course, Mistake, Parsed } from './schema.ts';
-import { withoutTombstones } from './tree.ts';
+import { parseWith, storableSchema, textHashSchema } from './basics.ts';
+import type { Mistake, Parsed } from './basics.ts';
+import { courseSchema, isShallow, parseCourse } from './schema.ts';
+import type { Course } from './schema.ts';
+import { subtree, withoutTombstones } from './tree.ts';
 
 export const COURSE_FILE_FORMAT = 'itinerary-course';
 export const COURSE_FILE_VERSION = 1;
@@ -30,12 +32,17 @@ export interface CourseFile {
 
 /** Hashes of all texts that the course names, each once. */
 export function textHashes(course: Course): readonly string[] {
-  const hashes = new Set<string>();
-  if (course.description !== null) hashes.add(course.description);
-  for (const section of course.sections) {
-    for (const item of section.items) if (item.kind === 'page' && item.text !== null) hashes.add(item.text);
-  }
-  return [...hashes];
+  const nodes = course.sections.flatMap((section) => subtree(section));
+  const inItems = nodes.flatMap((node) => ('text' in node ? [node.text] : []));
+  return [...new Set([course.description, course.introduction, ...inItems].filter((hash) => hash !== null))];
+}
+
+/** The uploaded files that the course names: by hash, each once. */
+export function fileHashes(course: Course): readonly string[] {
+  const nodes = course.sections.flatMap((section) => subtree(section));
+  return [
+    ...new Set(nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file.hash] : []))),
+  ];
 }
 
 /** Puts a course and its texts into a file. `texts` must hold every text that the course names. */
@@ -56,6 +63,9 @@ export function toCourseFile(course: Course, texts: Readonly<Record<string, stri
 
 /** Reads a course file; every mistake names its place, its value, and what was expected there. */
 export function parseCourseFile(data: unknown): Parsed<CourseFile> {
+  if (!isShallow(data)) {
+    return { ok: false, mistakes: [{ path: '', value: undefined, expected: 'less nesting' }] };
+  }
   const outer = parseWith(courseFileSchema, data);
   if (!outer.ok) return outer;
   const inner = parseCourse(outer.value.course);

@@ -1,5 +1,10 @@
-/** What a new course starts as. Ids are arguments: core makes none. */
-import type { Course, Purpose, Section } from './schema.ts';
+/** What a new course, section or item starts as. Ids are arguments: core makes none. */
+import { itemSchema } from './items-schema.ts';
+import type { Item } from './items-schema.ts';
+import { datesSchema } from './dates-schema.ts';
+import type { Dates } from './dates-schema.ts';
+import { courseSchema, sectionSchema } from './schema.ts';
+import type { Course, ItemKind, Purpose, Section } from './schema.ts';
 
 export interface NewCourse {
   readonly id: string;
@@ -15,22 +20,67 @@ export interface NewCourse {
   readonly sectionIds: readonly string[];
 }
 
-export function newSection(id: string, title: string | null = null): Section {
-  return { id, kind: 'section', title, shown: true, removed: false, outside: false, items: [] };
+/** In the order in which they are offered. */
+export const ITEM_KINDS: readonly ItemKind[] = [
+  'page',
+  'file',
+  'link',
+  'video',
+  'assignment',
+  'quiz',
+  'discussion',
+  'meeting',
+  'heading',
+  'folder',
+];
+
+// The schemas' own defaults, asked once a kind.
+const BLANK: Readonly<Record<string, Item>> = Object.fromEntries(
+  ITEM_KINDS.map((kind) => {
+    const bare = { id: 'x', kind, title: 'x', shown: true };
+    const minutes = kind === 'heading' || kind === 'folder' ? {} : { minutes: null };
+    const address = kind === 'link' ? { address: null } : {};
+    const items = kind === 'folder' ? { items: [] } : {};
+    return [kind, itemSchema.parse({ ...bare, ...minutes, ...address, ...items })];
+  }),
+);
+
+const BLANK_SECTION = sectionSchema.parse({
+  id: 'x',
+  kind: 'section',
+  title: null,
+  shown: true,
+  outside: false,
+  items: [],
+});
+
+/** An item of a kind, with nothing in it but what is given. */
+export function newItem<K extends ItemKind>(
+  kind: K,
+  given: { readonly id: string; readonly title: string } & Partial<Extract<Item, { kind: K }>>,
+): Extract<Item, { kind: K }> {
+  return { ...(BLANK[kind] as Extract<Item, { kind: K }>), ...given };
+}
+
+export function newSection(given: { readonly id: string } & Partial<Section>): Section {
+  return { ...BLANK_SECTION, ...given };
+}
+
+export function newDates(given: Pick<Dates, 'firstDay' | 'weeks' | 'zone'> & Partial<Dates>): Dates {
+  return {
+    ...datesSchema.parse({ format: 'weeks', firstDay: null, weeks: 1, zone: 'UTC', weekStart: 1 }),
+    ...given,
+  };
 }
 
 export function newCourse(start: NewCourse): Course {
-  return {
-    id: start.id,
-    title: start.title,
-    code: start.code,
-    purpose: start.purpose,
+  const { sectionIds, firstDay, weeks, zone, ...head } = start;
+  return courseSchema.parse({
+    ...head,
     state: 'draft',
-    department: start.department,
-    term: start.term,
     description: null,
     tags: [],
-    dates: { format: 'weeks', firstDay: start.firstDay, weeks: start.weeks, zone: start.zone, weekStart: 1 },
-    sections: start.sectionIds.map((id) => newSection(id)),
-  };
+    dates: newDates({ firstDay, weeks, zone }),
+    sections: sectionIds.map((id) => newSection({ id })),
+  });
 }

@@ -1,23 +1,42 @@
 /**
- * Numbers: sections 1, 2, …; items 2.1, 2.2, … in reading order (docs/semantics.md, Numbering).
- * What is not shown, removed, or outside the calendar takes no number, nor does anything below it.
+ * Numbers: sections 1, 2, …; items 2.1, 2.2, … in reading order through folders (docs/semantics.md,
+ * Numbering). What is not shown or removed takes no number, nor does anything below it; headings and folders
+ * take none; what stands outside the calendar takes one only if told so. A counted pause takes a section's.
  */
-import type { Course } from './schema.ts';
+import type { Item } from './items-schema.ts';
+import type { Numbering, Section } from './schema.ts';
 
-/** From node id to its number as written: "2" or "2.3". Nodes without a number are not in the map. */
-export function numberNodes(course: Course): ReadonlyMap<string, string> {
+/** A section's own number, and what its items count from. */
+export interface SectionNumber {
+  /** As written, or null. */
+  readonly number: string | null;
+  /** The number that the first of its items gets, less one. */
+  readonly before: number;
+}
+
+export function isNumbered(section: Section, { style }: Numbering): boolean {
+  return style !== 'none' && !section.removed && section.shown && (!section.outside || section.numbered);
+}
+
+/** Numbers of a section's items, by id. Items of a section without a number have none. */
+export function numberItems(
+  section: Section,
+  { number, before }: SectionNumber,
+  { style }: Numbering,
+): ReadonlyMap<string, string> {
   const numbers = new Map<string, string>();
-  let count = 0;
-  for (const section of course.sections) {
-    if (section.removed || !section.shown || section.outside) continue;
-    count += 1;
-    numbers.set(section.id, String(count));
-    let at = 0;
-    for (const item of section.items) {
+  if (number === null || style !== 'items') return numbers;
+  let count = before;
+  const visit = (items: readonly Item[]): void => {
+    for (const item of items) {
       if (item.removed || !item.shown) continue;
-      at += 1;
-      numbers.set(item.id, `${count}.${at}`);
+      if (item.kind === 'folder') visit(item.items);
+      else if (item.kind !== 'heading') {
+        count += 1;
+        numbers.set(item.id, `${number}.${count}`);
+      }
     }
-  }
+  };
+  visit(section.items);
   return numbers;
 }

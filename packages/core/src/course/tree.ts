@@ -1,51 +1,125 @@
 /** Finding one's way in the outline. All of it is pure and returns new values. */
-import type { Course, CourseNode, Item, Section } from './schema.ts';
+import type { Folder, Item } from './items-schema.ts';
+import type { Course, CourseNode, Section } from './schema.ts';
+
+/** What holds items. */
+export type Holder = Section | Folder;
 
 /** Where a node stands: its parent's id, its index among the siblings (tombstones counted), what is above. */
 export interface Place {
   readonly node: CourseNode;
   readonly parent: string;
   readonly index: number;
-  /** The section that holds the node, or null for a section itself. */
-  readonly section: Section | null;
+  /** What holds the node, from its section down to its parent; empty for a section itself. */
+  readonly above: readonly Holder[];
+}
+
+export function isHolder(node: CourseNode): node is Holder {
+  return node.kind === 'section' || node.kind === 'folder';
 }
 
 export function findNode(course: Course, id: string): Place | null {
   for (const [index, section] of course.sections.entries()) {
-    if (section.id === id) return { node: section, parent: course.id, index, section: null };
-    for (const [at, item] of section.items.entries()) {
-      if (item.id === id) return { node: item, parent: section.id, index: at, section };
-    }
+    if (section.id === id) return { node: section, parent: course.id, index, above: [] };
+    const inside = findIn([section], id);
+    if (inside !== null) return inside;
   }
   return null;
 }
 
+function findIn(above: readonly Holder[], id: string): Place | null {
+  const holder = above.at(-1) as Holder;
+  for (let index = 0; index < holder.items.length; index += 1) {
+    const item = holder.items[index] as Item;
+    if (item.id === id) return { node: item, parent: holder.id, index, above };
+    const inside = item.kind === 'folder' ? findIn([...above, item], id) : null;
+    if (inside !== null) return inside;
+  }
+  return null;
+}
+
+/** The section that a node stands in, or is. */
+export function sectionOf(place: Place): Section {
+  return (place.above[0] ?? place.node) as Section;
+}
+
 /** A node is out of sight when it, or what holds it, has been removed. */
 export function isOutOfSight(place: Place): boolean {
-  return place.node.removed || (place.section?.removed ?? false);
+  return place.node.removed || place.above.some(({ removed }) => removed);
+}
+
+/** A node is shown when it and all that holds it are. */
+export function isShown(place: Place): boolean {
+  return !isOutOfSight(place) && place.node.shown && place.above.every(({ shown }) => shown);
 }
 
 export function livingSections(course: Course): readonly Section[] {
   return course.sections.filter((section) => !section.removed);
 }
 
-export function livingItems(section: Section): readonly Item[] {
-  return section.items.filter((item) => !item.removed);
+/** The items that stand directly in a section or folder. */
+export function livingItems(holder: Holder): readonly Item[] {
+  return holder.items.filter((item) => !item.removed);
+}
+
+/** All living items below, in reading order, folders before what they hold. */
+export function allLivingItems(holder: Holder): readonly Item[] {
+  const found: Item[] = [];
+  const visit = (items: readonly Item[]): void => {
+    for (const item of items) {
+      if (item.removed) continue;
+      found.push(item);
+      if (item.kind === 'folder') visit(item.items);
+    }
+  };
+  visit(holder.items);
+  return found;
+}
+
+/** All items below that learners can get: shown, in folders that are. */
+export function shownItems(holder: Holder): readonly Item[] {
+  const found: Item[] = [];
+  const visit = (items: readonly Item[]): void => {
+    for (const item of items) {
+      if (item.removed || !item.shown) continue;
+      found.push(item);
+      if (item.kind === 'folder') visit(item.items);
+    }
+  };
+  if (holder.shown && !holder.removed) visit(holder.items);
+  return found;
 }
 
 /** Everything that exists below a node, itself first. */
 export function subtree(node: CourseNode): readonly CourseNode[] {
-  return node.kind === 'section' ? [node, ...node.items] : [node];
+  return isHolder(node) ? [node, ...node.items.flatMap((item) => subtree(item))] : [node];
+}
+
+/** How many folders deep a node is in itself: 0 for what holds no folder. */
+export function folderDepth(node: CourseNode): number {
+  if (!isHolder(node)) return 0;
+  const inside = node.items.reduce((deepest, item) => Math.max(deepest, folderDepth(item)), 0);
+  return inside + (node.kind === 'folder' ? 1 : 0);
 }
 
 /** The course as it is seen: without tombstones. Two courses are the same when these are equal. */
 export function withoutTombstones(course: Course): Course {
-  return {
-    ...course,
-    sections: livingSections(course).map((section) => ({ ...section, items: [...livingItems(section)] })),
-  };
+  return { ...course, sections: livingSections(course).map((section) => living(section)) };
 }
 
-export function replaceSection(course: Course, next: Section): Course {
-  return { ...course, sections: course.sections.map((section) => (section.id === next.id ? next : section)) };
+function living<T extends Holder>(holder: T): T {
+  const items = livingItems(holder).map((item): Item => (item.kind === 'folder' ? living(item) : item));
+  return { ...holder, items };
+}
+
+/** The course with the items of one holder replaced; only what lies above it is made anew. */
+export function withItems(course: Course, above: readonly Holder[], items: readonly Item[]): Course {
+  let next: Holder = { ...(above.at(-1) as Holder), items: [...items] };
+  for (let level = above.length - 2; level >= 0; level -= 1) {
+    const holder = above[level] as Holder;
+    const inner = next as Folder;
+    next = { ...holder, items: holder.items.map((item) => (item.id === inner.id ? inner : item)) };
+  }
+  const section = next as Section;
+  return { ...course, sections: course.sections.map((one) => (one.id === section.id ? section : one)) };
 }

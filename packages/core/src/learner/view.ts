@@ -2,24 +2,50 @@
  * A course as one person gets it: resolved, numbered, dated, without rules. The server answers learners with
  * it, and the setup workspace shows the same value beside the stop being worked on.
  */
+import type { CourseEvent, Format, Pace } from '../course/dates-schema.ts';
+import type { Accent, CourseFileRef, Item } from '../course/items-schema.ts';
 import type { Course, CourseState, ItemKind } from '../course/schema.ts';
-import type { AccessState } from '../access/resolve.ts';
+import type { Access, AccessState } from '../access/resolve.ts';
 import { canSee, resolveAccess } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
-import { numberNodes } from '../course/numbering.ts';
-import { planSections, weekAt } from '../calendar/plan.ts';
-import type { Moment, Span } from '../calendar/plan.ts';
+import { planFor } from '../access/plan-for.ts';
+import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
+import type { Resolved } from '../calendar/moments.ts';
+import { momentIn } from '../calendar/plan.ts';
+import type { Moment } from '../calendar/plan.ts';
+import type { HeldMeeting } from '../calendar/rows.ts';
+
+/** A planned moment: the day and time in the course's zone, and the instant (ISO, UTC) for everybody else's. */
+export interface MomentView {
+  readonly day: string;
+  /** HH:MM, or null where the day is meant. */
+  readonly time: string | null;
+  readonly instant: string;
+}
 
 export interface ItemView {
   readonly id: string;
   readonly kind: ItemKind;
   readonly number: string | null;
   readonly title: string;
+  /** Null also when it is not to stand in the outline. */
+  readonly summary: string | null;
   /** Whole minutes, or null. */
   readonly minutes: number | null;
-  /** Where a link leads; null for everything else. */
+  /** Where a link or a video leads; null for everything else. */
   readonly address: string | null;
+  readonly file: CourseFileRef | null;
+  /** How long a video plays. */
+  readonly seconds: number | null;
+  readonly place: string | null;
+  readonly due: MomentView | null;
+  readonly held: MomentView | null;
+  /** When it opens, while it is only named. */
+  readonly opens: MomentView | null;
+  readonly accent: Accent | null;
   readonly state: AccessState;
+  /** What a folder holds. */
+  readonly items: readonly ItemView[];
 }
 
 export interface SectionView {
@@ -27,11 +53,27 @@ export interface SectionView {
   readonly number: string | null;
   /** Null: nobody has typed one, so it follows `days`. */
   readonly title: string | null;
+  readonly summary: string | null;
+  readonly accent: Accent | null;
   /** ISO days, both included; null when the section has none. */
   readonly days: { readonly first: string; readonly last: string } | null;
+  /** Days of the learner's own clock, for one who has not joined. */
+  readonly own: { readonly first: number; readonly last: number } | null;
+  readonly meeting: HeldMeeting | null;
   readonly current: boolean;
+  readonly opens: MomentView | null;
   readonly state: AccessState;
   readonly items: readonly ItemView[];
+}
+
+/** A named pause between sections. */
+export interface PauseView {
+  readonly name: string;
+  readonly number: string | null;
+  readonly first: string;
+  readonly last: string;
+  /** The section that it stands before; null: after all of them. */
+  readonly before: string | null;
 }
 
 export interface CourseView {
@@ -42,22 +84,45 @@ export interface CourseView {
   readonly access: AccessState;
   /** Hash of the description's HTML. */
   readonly description: string | null;
+  readonly format: Format;
+  readonly pace: Pace;
+  readonly reading: Course['reading'];
   readonly firstDay: string | null;
   readonly lastDay: string | null;
+  /** On the last day the course goes on until this minute is over. */
+  readonly lastTime: string | null;
   readonly zone: string;
+  readonly event: CourseEvent | null;
   readonly now: Moment;
   readonly sections: readonly SectionView[];
+  readonly pauses: readonly PauseView[];
+  /** Around one item: that item, and what is read before it (a hash). */
+  readonly around: ItemView | null;
+  readonly introduction: string | null;
 }
 
-/** Null when the course is absent for this person: the same as one that does not exist. */
-export function courseView(course: Course, viewer: Viewer, moment: string): CourseView | null {
-  const access = resolveAccess(course, viewer, moment);
+interface Reader {
+  readonly access: Access;
+  readonly section: SectionPlan;
+}
+
+/**
+ * Null when the course is absent for this person: the same as one that does not exist.
+ *
+ * @param plan the course's plan for this person; computed when it is not at hand.
+ */
+export function courseView(
+  course: Course,
+  viewer: Viewer,
+  moment: string,
+  plan: CoursePlan = planFor(course, viewer),
+): CourseView | null {
+  const access = resolveAccess(course, viewer, moment, plan);
   if (!canSee(access.course)) return null;
-  const plan = planSections(course);
-  const spans = new Map<string, Span>(plan.sections.map(({ id, span }) => [id, span]));
-  const numbers = numberNodes(course);
-  const now = weekAt(course.dates, moment);
-  const stateOf = (id: string): AccessState => access.nodes.get(id)?.state ?? 'absent';
+  const now = momentIn(plan, course.dates.zone, moment);
+  const seen = plan.sections.filter(({ id }) => stateOf(access, id) !== 'absent');
+  const sections = seen.map((section) => sectionView({ access, section }, now));
+  const isAround = course.dates.format === 'item';
   return {
     id: course.id,
     code: course.code,
@@ -65,34 +130,108 @@ export function courseView(course: Course, viewer: Viewer, moment: string): Cour
     state: course.state,
     access: access.course.state,
     description: course.description,
+    format: course.dates.format,
+    pace: course.dates.pace,
+    reading: course.reading,
     firstDay: plan.firstDay,
     lastDay: plan.lastDay,
+    lastTime: course.dates.lastTime,
     zone: course.dates.zone,
+    event: course.dates.event,
     now,
-    sections: course.sections
-      .filter((section) => stateOf(section.id) !== 'absent')
-      .map((section) => {
-        const span = spans.get(section.id);
-        const week = span?.kind === 'week' ? span.week : null;
-        return {
-          id: section.id,
-          number: numbers.get(section.id) ?? null,
-          title: section.title,
-          days: week === null ? null : { first: week.first, last: week.last },
-          current: week !== null && now.kind === 'week' && now.number === week.number,
-          state: stateOf(section.id),
-          items: section.items
-            .filter((item) => stateOf(item.id) !== 'absent')
-            .map((item) => ({
-              id: item.id,
-              kind: item.kind,
-              number: numbers.get(item.id) ?? null,
-              title: item.title,
-              minutes: item.minutes,
-              address: item.kind === 'link' ? item.address : null,
-              state: stateOf(item.id),
-            })),
-        };
-      }),
+    sections: isAround ? [] : sections,
+    pauses: pausesOf(plan, seen),
+    around: isAround ? (findView(sections, course.dates.around) ?? null) : null,
+    introduction: isAround ? course.introduction : null,
   };
+}
+
+function stateOf(access: Access, id: string): AccessState {
+  return access.nodes.get(id)?.state ?? 'absent';
+}
+
+function sectionView({ access, section: planned }: Reader, now: Moment): SectionView {
+  const { section, span, number, moments } = planned;
+  const slot = span.kind === 'slot' ? span.slot : null;
+  const state = stateOf(access, section.id);
+  return {
+    id: section.id,
+    number,
+    title: section.title,
+    summary: section.summary,
+    accent: section.accent,
+    days: slot === null ? null : { first: slot.first, last: slot.last },
+    own: span.kind === 'own' ? { first: span.own.firstOwn, last: span.own.lastOwn } : null,
+    meeting: slot?.meeting ?? null,
+    current: slot !== null && now.kind === 'slot' && now.number === slot.number,
+    opens: state === 'named' ? momentView(moments.get(section.id)?.opens) : null,
+    state,
+    items: itemViews(section.items, { access, section: planned }),
+  };
+}
+
+function itemViews(items: readonly Item[], reader: Reader): readonly ItemView[] {
+  return items
+    .filter(({ id }) => stateOf(reader.access, id) !== 'absent')
+    .map((item) => itemView(item, reader));
+}
+
+const NONE: NodeMoments = {};
+
+function itemView(item: Item, reader: Reader): ItemView {
+  const { access, section } = reader;
+  const state = stateOf(access, item.id);
+  const { due, held, opens } = section.moments.get(item.id) ?? NONE;
+  // Of what is only named, nothing but its name and its opening is told.
+  const isOpen = state !== 'named';
+  return {
+    id: item.id,
+    kind: item.kind,
+    number: section.numbers.get(item.id) ?? null,
+    title: item.title,
+    summary: item.summaryShown && isOpen ? item.summary : null,
+    minutes: isOpen && 'minutes' in item ? item.minutes : null,
+    address: isOpen && 'address' in item ? item.address : null,
+    file: isOpen && 'file' in item ? item.file : null,
+    seconds: isOpen && 'seconds' in item ? item.seconds : null,
+    place: isOpen && item.kind === 'meeting' ? placeOf(item.place, section) : null,
+    due: isOpen ? momentView(due) : null,
+    held: isOpen ? momentView(held) : null,
+    opens: isOpen ? null : momentView(opens),
+    accent: item.kind === 'folder' ? item.accent : null,
+    state,
+    items: item.kind === 'folder' ? itemViews(item.items, reader) : [],
+  };
+}
+
+function placeOf(own: string | null, { span }: SectionPlan): string | null {
+  return own ?? (span.kind === 'slot' ? (span.slot.meeting?.place ?? null) : null);
+}
+
+function momentView(resolved: Resolved | undefined): MomentView | null {
+  if (resolved?.kind !== 'at') return null;
+  const { day, time, instant } = resolved;
+  return { day, time, instant: new Date(instant).toISOString() };
+}
+
+function findView(sections: readonly SectionView[], id: string | null): ItemView | undefined {
+  const within = (items: readonly ItemView[]): ItemView | undefined => {
+    for (const item of items) {
+      const found = item.id === id ? item : within(item.items);
+      if (found !== undefined) return found;
+    }
+    return undefined;
+  };
+  return sections.map(({ items }) => within(items)).find((found) => found !== undefined);
+}
+
+function pausesOf(plan: CoursePlan, seen: readonly SectionPlan[]): readonly PauseView[] {
+  let counted = 0;
+  return plan.rows.flatMap((row): PauseView[] => {
+    if (row.kind !== 'pause') return [];
+    const { name, first, last } = row.pause;
+    const number = row.pause.number === null ? null : (plan.pauseNumbers[counted++] ?? null);
+    const next = seen.find(({ span }) => span.kind === 'slot' && span.slot.first > first);
+    return [{ name, number, first, last, before: next?.id ?? null }];
+  });
 }

@@ -1,18 +1,39 @@
 import { MAX_EDITS } from '../course/edits.ts';
-import { livingItems, livingSections } from '../course/tree.ts';
+import type { Item } from '../course/items-schema.ts';
+import { livingSections, shownItems } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
 
-/** A page without text, or a link that leads nowhere, in front of learners. The cure hides them. */
+/** A meeting says enough by its time, a heading by itself; hiding a folder would hide what is in it. */
+function isEmpty(item: Item): boolean {
+  switch (item.kind) {
+    case 'page':
+    case 'assignment':
+    case 'quiz':
+    case 'discussion':
+      return item.text === null;
+    case 'link':
+      return item.address === null;
+    case 'file':
+      return item.file === null;
+    case 'video':
+      return item.file === null && item.address === null;
+    case 'meeting':
+    case 'heading':
+    case 'folder':
+      return false;
+  }
+}
+
+/** A page without text, a link that leads nowhere, a file that is not there. The cure hides them. */
 export const emptyItem: Rule = {
   id: 'empty_item',
   stop: 'outline',
   purposes: WITH_PEOPLE,
   find: ({ course }) => {
     const empty = livingSections(course)
-      .filter((section) => section.shown)
-      .flatMap((section) => livingItems(section))
-      .filter((item) => item.shown && (item.kind === 'page' ? item.text === null : item.address === null));
+      .flatMap((section) => shownItems(section))
+      .filter((item) => isEmpty(item));
     if (empty.length === 0) return null;
     return {
       severity: 'advice',

@@ -1,17 +1,19 @@
-import { livingItems, livingSections } from '../course/tree.ts';
+import { isContent } from '../course/items-schema.ts';
+import { livingSections, shownItems } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
 
-/** A shown section with nothing shown in it reads as unfinished. The cure hides such sections. */
+/** A shown section with nothing to read or do in it reads as unfinished. The cure hides such sections. */
 export const emptySection: Rule = {
   id: 'empty_section',
   stop: 'outline',
   purposes: WITH_PEOPLE,
   find: ({ course }) => {
     const shown = livingSections(course).filter((section) => section.shown);
-    const empty = shown.filter((section) => !livingItems(section).some((item) => item.shown));
-    // When all are empty, `no_item` says so once.
-    if (empty.length === 0 || empty.length === shown.length) return null;
+    const empty = shown.filter((section) => !shownItems(section).some(isContent));
+    // When all are empty, `no_item` says so once; around one item nobody sees the others.
+    const isSaid = empty.length === 0 || empty.length === shown.length || course.dates.format === 'item';
+    if (isSaid) return null;
     return {
       severity: 'advice',
       targets: empty.map(({ id }) => id),

@@ -1,18 +1,42 @@
 /** The readiness engine: every rule that makes sense for what the course is for, blockers first. */
 import { dayOf } from '../calendar/days.ts';
-import { planSections } from '../calendar/plan.ts';
+import { planCourse } from '../calendar/course-plan.ts';
+import type { CoursePlan } from '../calendar/course-plan.ts';
+import type { Term } from '../calendar/lengths.ts';
 import type { Course } from '../course/schema.ts';
+import { aroundMissing } from './around-missing.ts';
 import { datesPast } from './dates-past.ts';
 import { emptyItem } from './empty-item.ts';
 import { emptySection } from './empty-section.ts';
+import { endsBeforeStart } from './ends-before-start.ts';
+import { heavySections } from './heavy-sections.ts';
+import { largestUpload } from './largest-upload.ts';
+import { meetingPace } from './meeting-pace.ts';
 import { midWeek } from './mid-week.ts';
+import { noDays } from './no-days.ts';
 import { noDescription } from './no-description.ts';
 import { noFirstDay } from './no-first-day.ts';
 import { noItem } from './no-item.ts';
 import { noLearners } from './no-learners.ts';
-import type { Finding, Rule } from './rule.ts';
+import { noPattern } from './no-pattern.ts';
+import { outcomeUnassessed } from './outcome-unassessed.ts';
+import { pastLastDay } from './past-last-day.ts';
+import { pastTerm } from './past-term.ts';
+import { pictureAlt } from './picture-alt.ts';
 import { spareWeeks } from './spare-weeks.ts';
+import { statedHours } from './stated-hours.ts';
+import { typedNumbers } from './typed-numbers.ts';
+import { unitOverlap } from './unit-overlap.ts';
 import { unplacedSections } from './unplaced-sections.ts';
+import { workAtClockChange } from './work-at-clock-change.ts';
+import { workBeforeOpening } from './work-before-opening.ts';
+import { workCircle } from './work-circle.ts';
+import { workInPause } from './work-in-pause.ts';
+import { workNoSuchWeekday } from './work-no-such-weekday.ts';
+import { workOutside } from './work-outside.ts';
+import { workSameNight } from './work-same-night.ts';
+import { workUndated } from './work-undated.ts';
+import type { Finding, Rule } from './rule.ts';
 
 /** In the order of the route, which is the order in which findings of one severity are listed. */
 export const RULES: readonly Rule[] = [
@@ -20,11 +44,33 @@ export const RULES: readonly Rule[] = [
   noFirstDay,
   midWeek,
   datesPast,
+  endsBeforeStart,
+  noPattern,
+  noDays,
+  meetingPace,
+  aroundMissing,
+  pastTerm,
   spareWeeks,
   unplacedSections,
+  pastLastDay,
+  unitOverlap,
   noItem,
   emptySection,
   emptyItem,
+  typedNumbers,
+  workUndated,
+  workCircle,
+  workOutside,
+  workInPause,
+  workAtClockChange,
+  workBeforeOpening,
+  workSameNight,
+  workNoSuchWeekday,
+  heavySections,
+  statedHours,
+  outcomeUnassessed,
+  largestUpload,
+  pictureAlt,
   noLearners,
 ];
 
@@ -33,14 +79,21 @@ export interface ReadinessFacts {
   /** The instant asked about (ISO, UTC). */
   readonly moment: string;
   readonly learners: number;
+  readonly term?: Term | null;
 }
 
-export function findings(course: Course, facts: ReadinessFacts): readonly Finding[] {
+/** @param plan the course's plan for nobody in particular; computed when it is not at hand. */
+export function findings(
+  course: Course,
+  facts: ReadinessFacts,
+  plan: CoursePlan = planCourse(course),
+): readonly Finding[] {
   const context = {
     course,
-    plan: planSections(course),
+    plan,
     today: dayOf(facts.moment, course.dates.zone),
     learners: facts.learners,
+    term: facts.term ?? null,
   };
   const found = RULES.filter((rule) => rule.purposes.includes(course.purpose)).flatMap((rule) => {
     const body = rule.find(context);

@@ -2,14 +2,17 @@ import { nearestWeekday, weekdayOf } from '../calendar/days.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
 
-/** A first day in mid-week makes every section straddle two weeks. The cure moves it to the nearest start. */
+/**
+ * A first day in mid-week makes every section straddle two weeks, unless week 1 is meant to be short. The cure
+ * moves it to the nearest start.
+ */
 export const midWeek: Rule = {
   id: 'mid_week',
   stop: 'dates',
   purposes: WITH_PEOPLE,
   find: ({ course, plan }) => {
-    const { firstDay, weekStart } = course.dates;
-    if (!plan.midWeek || firstDay === null) return null;
+    const { firstDay, weekStart, offWeek } = course.dates;
+    if (!plan.midWeek || firstDay === null || offWeek !== 'falls') return null;
     const moved = nearestWeekday(firstDay, weekStart);
     return {
       severity: 'advice',

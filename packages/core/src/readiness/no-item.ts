@@ -1,4 +1,5 @@
-import { livingItems, livingSections } from '../course/tree.ts';
+import { isContent } from '../course/items-schema.ts';
+import { livingSections, shownItems } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { EVERY_PURPOSE } from './rule.ts';
 
@@ -8,9 +9,7 @@ export const noItem: Rule = {
   stop: 'outline',
   purposes: EVERY_PURPOSE,
   find: ({ course }) => {
-    const shown = livingSections(course).some(
-      (section) => section.shown && livingItems(section).some((item) => item.shown),
-    );
+    const shown = livingSections(course).some((section) => shownItems(section).some(isContent));
     return shown ? null : { severity: 'blocker' };
   },
 };

@@ -1,7 +1,8 @@
 /** What a readiness rule is. One file a rule; the sentences live with the languages, keyed by rule. */
 import type { Course, Purpose } from '../course/schema.ts';
 import type { Edit } from '../course/edits.ts';
-import type { Plan } from '../calendar/plan.ts';
+import type { CoursePlan } from '../calendar/course-plan.ts';
+import type { Term } from '../calendar/lengths.ts';
 
 export type Stop = 'about' | 'dates' | 'outline' | 'members';
 
@@ -16,7 +17,7 @@ export interface Finding {
   readonly field: string | null;
   /** Ids of the sections and items that it is about; empty when it is about the course. */
   readonly targets: readonly string[];
-  /** What the sentences need: ISO days, counts, titles. */
+  /** What the sentences need: ISO days, counts, titles; `variant` where there is more than one sentence. */
   readonly values: Readonly<Record<string, string | number>>;
   /** The edits that cure it with one press, or null where a person has to decide. */
   readonly cure: readonly Edit[] | null;
@@ -24,11 +25,13 @@ export interface Finding {
 
 export interface Context {
   readonly course: Course;
-  readonly plan: Plan;
+  readonly plan: CoursePlan;
   /** Today in the course's zone. */
   readonly today: string;
   /** Members with the learner's role. */
   readonly learners: number;
+  /** The institution's term that the course belongs to, where it is known. */
+  readonly term: Term | null;
 }
 
 export interface Rule {

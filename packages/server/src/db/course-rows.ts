@@ -1,7 +1,7 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
 import { LockMode } from '@mikro-orm/core';
-import { courseSchema } from '@itinerary/core';
-import type { Course, CourseNode, Item, Section } from '@itinerary/core';
+import { courseSchema, isHolder } from '@itinerary/core';
+import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
 import { assignOrderKeys } from './order-keys.ts';
@@ -48,7 +48,17 @@ const byOrderKey = (a: NodeRecord, b: NodeRecord): number =>
 export function toCourse(row: CourseRecord, nodes: readonly NodeRecord[]): Course {
   const children = groupBy(nodes, ({ parentId }) => parentId ?? '');
   const ordered = (parent: string): NodeRecord[] => (children.get(parent) ?? []).sort(byOrderKey);
+  const toNode = ({ id, kind, title, shown, removed, settings }: NodeRecord): object => ({
+    ...settings,
+    id,
+    kind,
+    title,
+    shown,
+    removed,
+    ...(kind === 'section' || kind === 'folder' ? { items: ordered(id).map(toNode) } : {}),
+  });
   return courseSchema.parse({
+    ...row.settings,
     id: row.id,
     title: row.title,
     code: row.code,
@@ -59,55 +69,52 @@ export function toCourse(row: CourseRecord, nodes: readonly NodeRecord[]): Cours
     description: row.description,
     tags: row.tags,
     dates: row.dates,
-    sections: ordered('').map((section) => ({
-      ...common(section),
-      outside: section.settings.outside ?? false,
-      items: ordered(section.id).map((item) => ({ ...common(item), ...item.settings })),
-    })),
+    sections: ordered('').map(toNode),
   });
 }
 
-function common(node: NodeRecord): Record<string, unknown> {
-  return { id: node.id, kind: node.kind, title: node.title, shown: node.shown, removed: node.removed };
-}
-
+/** All that a node has beside its columns and what it holds. */
 function settingsOf(node: CourseNode): NodeSettings {
-  switch (node.kind) {
-    case 'section':
-      return { outside: node.outside };
-    case 'page':
-      return { text: node.text, minutes: node.minutes };
-    case 'link':
-      return { address: node.address, minutes: node.minutes };
-  }
+  const { id: _id, kind: _kind, title: _title, shown: _shown, removed: _removed, ...rest } = node;
+  void [_id, _kind, _title, _shown, _removed];
+  if (!('items' in rest)) return rest;
+  const { items: _items, ...settings } = rest;
+  void _items;
+  return settings;
 }
 
-/** Writes the course's own columns onto its row. */
-export function writeHead(row: CourseRecord, course: Course): void {
-  row.code = course.code;
-  row.title = course.title;
-  row.purpose = course.purpose;
-  row.state = course.state;
-  row.department = course.department;
-  row.term = course.term;
-  row.description = course.description;
-  row.tags = course.tags;
-  row.dates = course.dates;
+/** The columns of a course, from the course. */
+export function headOf(course: Course): Omit<CourseRecord, 'institutionId' | 'seq' | 'createdAt'> {
+  const {
+    id,
+    code,
+    title,
+    purpose,
+    state,
+    department,
+    term,
+    description,
+    tags,
+    dates,
+    sections: _sections,
+    ...settings
+  } = course;
+  void _sections;
+  return { id, code, title, purpose, state, department, term, description, tags, dates, settings };
 }
 
 /** Writes what differs between the rows and the next course; the unit of work sends only changed columns. */
 export function writeCourse(em: EntityManager, loaded: LoadedCourse, next: Course): void {
-  writeHead(loaded.row, next);
+  em.assign(loaded.row, headOf(next));
   const rows = new Map(loaded.nodes.map((node) => [node.id, node]));
   writeSiblings(em, next.id, null, next.sections, rows);
-  for (const section of next.sections) writeSiblings(em, next.id, section.id, section.items, rows);
 }
 
 function writeSiblings(
   em: EntityManager,
   courseId: string,
   parentId: string | null,
-  siblings: readonly (Section | Item)[],
+  siblings: readonly CourseNode[],
   rows: ReadonlyMap<string, NodeRecord>,
 ): void {
   const keys = assignOrderKeys(
@@ -129,5 +136,6 @@ function writeSiblings(
     const row = rows.get(node.id);
     if (row === undefined) em.persist(em.create(NodeRow, { courseId, id: node.id, ...values }));
     else em.assign(row, values);
+    if (isHolder(node)) writeSiblings(em, courseId, node.id, node.items, rows);
   }
 }

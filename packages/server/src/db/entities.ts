@@ -1,13 +1,19 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import type { CourseState, Dates, Edit, Purpose, Role } from '@itinerary/core';
+import type { CourseNode, CourseState, Dates, Edit, Purpose, Role } from '@itinerary/core';
 import type { PersonKind } from '@itinerary/contract';
 
 export const InstitutionRow = defineEntity({
   name: 'InstitutionRow',
   tableName: 'institution',
-  properties: (p) => ({ id: p.string().primary(), name: p.string(), zone: p.string() }),
+  properties: (p) => ({
+    id: p.string().primary(),
+    name: p.string(),
+    zone: p.string(),
+    /** In megabytes: what no course may go beyond. */
+    largestUpload: p.integer(),
+  }),
 });
 
 export const DepartmentRow = defineEntity({
@@ -22,6 +28,18 @@ export const TermRow = defineEntity({
   properties: (p) => ({
     institutionId: p.string().primary(),
     code: p.string().primary(),
+    name: p.string(),
+    firstDay: p.string(),
+    lastDay: p.string(),
+  }),
+});
+
+export const HolidayRow = defineEntity({
+  name: 'HolidayRow',
+  tableName: 'holiday',
+  properties: (p) => ({
+    institutionId: p.string().primary(),
+    id: p.string().primary(),
     name: p.string(),
     firstDay: p.string(),
     lastDay: p.string(),
@@ -58,19 +76,18 @@ export const CourseRow = defineEntity({
     description: p.string().nullable(),
     tags: p.json<string[]>(),
     dates: p.json<Dates>(),
+    settings: p.json<CourseSettings>(),
     /** The last sequence number given to a change. */
     seq: p.integer(),
     createdAt: p.string(),
   }),
 });
 
-/** What sections and items have beside the columns that lists and constraints need. */
-export interface NodeSettings {
-  outside?: boolean;
-  text?: string | null;
-  address?: string | null;
-  minutes?: number | null;
-}
+/** What sections and items have beside the columns that lists and constraints need; core's schema says what. */
+export type NodeSettings = Readonly<Record<string, unknown>>;
+
+/** What a course has beside its columns: numbering, outcomes, limits, …; core's schema says what. */
+export type CourseSettings = Readonly<Record<string, unknown>>;
 
 export const NodeRow = defineEntity({
   name: 'NodeRow',
@@ -80,7 +97,7 @@ export const NodeRow = defineEntity({
     id: p.string().primary(),
     /** Null for a section. */
     parentId: p.string().nullable(),
-    kind: p.string().$type<'section' | 'page' | 'link'>(),
+    kind: p.string().$type<CourseNode['kind']>(),
     orderKey: p.string(),
     title: p.string().nullable(),
     shown: p.boolean(),
@@ -122,6 +139,7 @@ export const MemberRow = defineEntity({
   }),
 });
 
+export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
@@ -130,6 +148,7 @@ export const ENTITIES = [
   InstitutionRow,
   DepartmentRow,
   TermRow,
+  HolidayRow,
   PersonRow,
   CourseRow,
   NodeRow,

@@ -3,9 +3,16 @@ import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
 import { Migration0001 } from './migrations/migration-0001.ts';
+import { Migration0002 } from './migrations/migration-0002.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
+
+/** Numbered, forward only. */
+export const MIGRATIONS = [
+  { name: '0001-first-tables', class: Migration0001 },
+  { name: '0002-formats-and-kinds', class: Migration0002 },
+];
 
 export async function connect(databaseUrl: string): Promise<Database> {
   return MikroORM.init({
@@ -14,7 +21,7 @@ export async function connect(databaseUrl: string): Promise<Database> {
     namingStrategy: UnderscoreNamingStrategy,
     extensions: [Migrator],
     migrations: {
-      migrationsList: [{ name: '0001-first-tables', class: Migration0001 }],
+      migrationsList: MIGRATIONS,
       snapshot: false,
       transactional: true,
     },

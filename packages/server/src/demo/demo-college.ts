@@ -57,6 +57,7 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
         id: institutionId,
         name: 'Tern Point College of Coastal Field Studies',
         zone: ZONE,
+        largestUpload: 200,
       }),
     );
     for (const department of DEPARTMENTS)
@@ -120,6 +121,7 @@ const TABLES = [
   'node',
   'course',
   'person',
+  'holiday',
   'term',
   'department',
   'institution',

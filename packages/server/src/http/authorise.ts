@@ -49,6 +49,11 @@ export async function authorise(
       if (!mayCreateCourses(person)) throw new Failure('not_allowed', 'Your account does not open courses');
       return { person };
     }
+    case 'institution': {
+      const person = signedIn(who.person);
+      if (person.kind !== 'staff') throw new Failure('not_allowed', 'Only staff of the institution do this');
+      return { person };
+    }
     default:
       return authoriseInCourse(em, signedIn(who.person), route.access, String(request.params['course']), now);
   }

@@ -4,13 +4,14 @@ import type { MeAnswer, RouteName } from '@itinerary/contract';
 import { hasRight } from '@itinerary/core';
 import type { Request } from 'express';
 import type { Config } from '../config/config.ts';
-import { DepartmentRow, InstitutionRow, PersonRow, TermRow, TextRow } from '../db/entities.ts';
+import { DepartmentRow, HolidayRow, InstitutionRow, PersonRow, TermRow, TextRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { createCourse } from '../usecases/create-course.ts';
 import { desk } from '../usecases/desk.ts';
 import { Failure } from '../usecases/failure.ts';
+import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
 import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
 import { nothingHere, readCourse, readItem } from '../usecases/read-course.ts';
 import { signIn } from '../usecases/sign-in.ts';
@@ -45,6 +46,9 @@ async function me({ em, config, now }: Call, person: Person | null): Promise<MeA
       : await em.findOne(InstitutionRow, { id: person.institutionId });
   const id = institution?.id ?? '';
   const signedIn = person !== null;
+  const holidays = signedIn
+    ? await em.find(HolidayRow, { institutionId: id }, { orderBy: { firstDay: 'asc', id: 'asc' } })
+    : [];
   const departments = signedIn
     ? await em.find(DepartmentRow, { institutionId: id }, { orderBy: { name: 'asc' } })
     : [];
@@ -62,6 +66,8 @@ async function me({ em, config, now }: Call, person: Person | null): Promise<MeA
       zone: institution?.zone ?? 'UTC',
       departments: departments.map(({ code, name }) => ({ code, name })),
       terms: terms.map(({ code, name, firstDay, lastDay }) => ({ code, name, firstDay, lastDay })),
+      holidays: holidays.map(holidayOf),
+      largestUpload: institution?.largestUpload ?? 0,
     },
   };
 }
@@ -114,6 +120,10 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     await startSession(call.request, person.id);
     return me(call, person);
   },
+  readHolidays: ({ em, who, body, now }) =>
+    readHolidays(em, (who.person as Person).institutionId, (body as { calendar: string }).calendar, now),
+  removeHoliday: ({ em, who, params }) =>
+    removeHoliday(em, (who.person as Person).institutionId, params['holiday'] as string),
   desk: (call) => desk(call.em, personOf(call), call.now),
   code: (call) =>
     checkCode(call.em, personOf(call).institutionId, call.params['code'] as string, call.query['except']),

@@ -1,11 +1,12 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
-import { canSee, findings, isBlocker, mayPlan, planSections, resolveAccess } from '@itinerary/core';
-import type { Course, Viewer } from '@itinerary/core';
+import { canSee, findings, isBlocker, mayPlan, planCourse, resolveAccess } from '@itinerary/core';
+import type { Course, Term, Viewer } from '@itinerary/core';
 import { loadCourses } from '../db/course-rows.ts';
 import type { Person } from '../db/entities.ts';
 import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
+import { termsOf } from './terms.ts';
 
 export async function desk(em: EntityManager, person: Person, now: string): Promise<DeskAnswer> {
   const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
@@ -15,18 +16,25 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const rows = await em.find(CourseRow, where);
   const courses = await loadCourses(em, rows);
   const learners = await learnerCounts(em, courses);
+  const terms = await termsOf(em, person.institutionId);
   const entries = courses.flatMap((course): DeskCourse[] => {
     const viewer = { role: roles.get(course.id) ?? null, institutionStaff: person.kind === 'staff' };
     if (!canSee(resolveAccess(course, viewer, now).course)) return [];
-    return [entry(course, viewer, learners.get(course.id) ?? 0, now)];
+    const facts = { learners: learners.get(course.id) ?? 0, term: terms(course.term), now };
+    return [entry(course, viewer, facts)];
   });
   return { courses: entries.sort(byFirstDay) };
 }
 
-function entry(course: Course, viewer: Viewer, learners: number, now: string): DeskCourse {
-  const plan = planSections(course);
+function entry(
+  course: Course,
+  viewer: Viewer,
+  { learners, term, now }: { learners: number; term: Term | null; now: string },
+): DeskCourse {
+  const plan = planCourse(course);
   const staff = mayPlan(viewer);
-  const found = staff && course.state !== 'archived' ? findings(course, { moment: now, learners }) : [];
+  const asked = staff && course.state !== 'archived';
+  const found = asked ? findings(course, { moment: now, learners, term }, plan) : [];
   const blockers = found.filter(isBlocker).length;
   return {
     id: course.id,
@@ -37,7 +45,8 @@ function entry(course: Course, viewer: Viewer, learners: number, now: string): D
     term: course.term,
     tags: course.tags,
     format: course.dates.format,
-    weeks: course.dates.weeks,
+    pace: course.dates.pace,
+    slots: plan.slots.length,
     firstDay: plan.firstDay,
     lastDay: plan.lastDay,
     role: viewer.role,

@@ -2,8 +2,8 @@
  * Texts that come with changes. They are sanitised at the door; where that alters one, the edits that name
  * it are given its new hash, so that everybody replays the change as it was taken.
  */
-import type { Edit } from '@itinerary/core';
-import { TEXT_FIELDS } from '@itinerary/core';
+import type { CourseNode, Edit } from '@itinerary/core';
+import { isHolder, TEXT_FIELDS } from '@itinerary/core';
 import { hashText, sanitiseText } from '../text/rich-text.ts';
 import { Failure } from './failure.ts';
 
@@ -37,15 +37,11 @@ export function renameTexts(edits: readonly Edit[], renamed: ReadonlyMap<string,
     if (edit.kind === 'set' && TEXT_FIELDS.has(edit.field) && typeof edit.value === 'string') {
       return { ...edit, value: rename(edit.value) };
     }
-    if (edit.kind !== 'insert') return edit;
-    const { node } = edit;
-    if (node.kind === 'page' && node.text !== null) {
-      return { ...edit, node: { ...node, text: rename(node.text) } };
-    }
-    if (node.kind !== 'section') return edit;
-    const items = node.items.map((item) =>
-      item.kind === 'page' && item.text !== null ? { ...item, text: rename(item.text) } : item,
-    );
-    return { ...edit, node: { ...node, items } };
+    return edit.kind === 'insert' ? { ...edit, node: renameIn(edit.node, rename) } : edit;
   });
+}
+
+function renameIn<T extends CourseNode>(node: T, rename: (hash: string) => string): T {
+  if (isHolder(node)) return { ...node, items: node.items.map((item) => renameIn(item, rename)) };
+  return 'text' in node && node.text !== null ? { ...node, text: rename(node.text) } : node;
 }

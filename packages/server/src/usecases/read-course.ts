@@ -1,6 +1,6 @@
 /** What somebody reading a course gets. Everything in it comes from core's one answer about access. */
 import type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from '@itinerary/contract';
-import { canSee, courseView, mayPlan } from '@itinerary/core';
+import { courseView, findNode, isReadable, mayPlan } from '@itinerary/core';
 import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import { MemberRow, PersonRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -33,6 +33,8 @@ export async function readCourse(
   return {
     course: view,
     descriptionHtml: await textOf(em, course.id, view.description),
+    introductionHtml: await textOf(em, course.id, view.introduction),
+    aroundHtml: view.around === null ? null : await textOf(em, course.id, itemText(course, view.around.id)),
     staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
   };
@@ -46,39 +48,49 @@ export async function readItem(
   now: string,
 ): Promise<ReadItemAnswer> {
   const view = viewOf(course, viewer, now);
-  const readable = view.sections.flatMap((section) =>
-    section.items.filter((item) => canSeeItem(item)).map((item) => ({ section, item })),
-  );
+  const readable = readableItems(view);
   const at = readable.findIndex(({ item }) => item.id === itemId);
   const here = readable[at];
   if (here === undefined) throw nothingHere();
-  const { items: _items, ...section } = here.section;
-  void _items;
   return {
-    course: { id: view.id, title: view.title, code: view.code },
-    section,
+    course: { id: view.id, title: view.title, code: view.code, zone: view.zone },
+    section: here.section === null ? null : withoutItems(here.section),
     item: here.item,
-    html: await textOf(em, course.id, pageText(course, itemId)),
+    html: await textOf(em, course.id, itemText(course, itemId)),
     previous: neighbour(readable[at - 1]),
     next: neighbour(readable[at + 1]),
   };
 }
 
-function canSeeItem(item: ItemView): boolean {
-  return canSee({ state: item.state, because: 'member' });
+function withoutItems({ items: _items, ...section }: SectionView): Omit<SectionView, 'items'> {
+  void _items;
+  return section;
 }
 
-function neighbour(
-  place: { readonly section: SectionView; readonly item: ItemView } | undefined,
-): Neighbour | null {
+interface Readable {
+  /** Null around one item. */
+  readonly section: SectionView | null;
+  readonly item: ItemView;
+}
+
+/** What opens as a page of its own, in reading order: headings and folders do not. */
+function readableItems(view: CourseView): readonly Readable[] {
+  if (view.around !== null) return [{ section: null, item: view.around }];
+  const within = (section: SectionView, items: readonly ItemView[]): readonly Readable[] =>
+    items.flatMap((item) => {
+      if (item.kind === 'folder') return within(section, item.items);
+      return item.kind !== 'heading' && isReadable(item.state) ? [{ section, item }] : [];
+    });
+  return view.sections.flatMap((section) => within(section, section.items));
+}
+
+function neighbour(place: Readable | undefined): Neighbour | null {
   return place === undefined
     ? null
     : { id: place.item.id, title: place.item.title, number: place.item.number };
 }
 
-function pageText(course: Course, itemId: string): string | null {
-  for (const section of course.sections) {
-    for (const item of section.items) if (item.id === itemId) return item.kind === 'page' ? item.text : null;
-  }
-  return null;
+function itemText(course: Course, itemId: string): string | null {
+  const node = findNode(course, itemId)?.node;
+  return node !== undefined && 'text' in node ? node.text : null;
 }

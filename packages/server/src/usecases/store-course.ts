@@ -1,7 +1,7 @@
 /** Puts a whole new course into the database: a blank one, an imported one, the demo's. */
 import { textHashes } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
-import { writeCourse } from '../db/course-rows.ts';
+import { headOf, writeCourse } from '../db/course-rows.ts';
 import { CourseRow, MemberRow, TextRow } from '../db/entities.ts';
 import type { Role } from '@itinerary/core';
 import type { EntityManager } from '../db/orm.ts';
@@ -19,9 +19,8 @@ export function storeCourse(
   em: EntityManager,
   { institutionId, course, texts, members, now }: StoredCourse,
 ): void {
-  const { id, code, title, purpose, state, department, term, description, tags, dates } = course;
-  const head = { code, title, purpose, state, department, term, description, tags, dates };
-  const row = em.create(CourseRow, { id, institutionId, ...head, seq: 0, createdAt: now });
+  const { id } = course;
+  const row = em.create(CourseRow, { institutionId, ...headOf(course), seq: 0, createdAt: now });
   em.persist(row);
   writeCourse(em, { row, nodes: [], course }, course);
   for (const hash of textHashes(course)) {

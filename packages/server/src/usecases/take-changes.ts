@@ -16,6 +16,7 @@ import { isKnownChoice } from './create-course.ts';
 import { Failure } from './failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
+import { termsOf } from './terms.ts';
 import { countLearners } from './viewer.ts';
 
 export interface Author {
@@ -80,7 +81,7 @@ async function decide(
   const refusal =
     (await checkChoices(em, author.person.institutionId, courseId, change)) ??
     (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
-    (await checkBlockers(em, loaded.course, applied.course, change, now));
+    (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
   const seq = loaded.row.seq + 1;
   writeCourse(em, loaded, applied.course);
@@ -184,6 +185,7 @@ function missingText(change: Change, hash: string): ServerRefusal {
 /** A course goes live only without blockers. */
 async function checkBlockers(
   em: EntityManager,
+  institutionId: string,
   before: Course,
   next: Course,
   change: Change,
@@ -192,7 +194,8 @@ async function checkBlockers(
   if (next.state !== 'live' || before.state === 'live') return null;
   const learners = await countLearners(em, next.id);
   // Readiness is asked of the course as it stands before the act: some rules speak to drafts only.
-  const rules = findings({ ...next, state: 'draft' }, { moment: now, learners }).filter(isBlocker);
+  const term = (await termsOf(em, institutionId))(next.term);
+  const rules = findings({ ...next, state: 'draft' }, { moment: now, learners, term }).filter(isBlocker);
   if (rules.length === 0) return null;
   const edit = change.edits.findIndex((one) => one.kind === 'set' && one.field === 'state');
   return { code: 'blocked', edit, target: next.id, rules: rules.map(({ rule }) => rule) };

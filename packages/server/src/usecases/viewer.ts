@@ -6,7 +6,11 @@ import type { EntityManager } from '../db/orm.ts';
 
 export async function viewerOf(em: EntityManager, person: Person, courseId: string): Promise<Viewer> {
   const member = await em.findOne(MemberRow, { courseId, personId: person.id, leftAt: null });
-  return { role: member?.role ?? null, institutionStaff: person.kind === 'staff' };
+  return {
+    role: member?.role ?? null,
+    institutionStaff: person.kind === 'staff',
+    joinedAt: member?.joinedAt ?? null,
+  };
 }
 
 export function mayCreateCourses(person: Person): boolean {

@@ -54,6 +54,12 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['learner'] },
   },
   {
+    path: '/courses/:course/sections/:section',
+    name: 'section',
+    component: () => import('../learner/SectionPage.vue'),
+    meta: { areas: ['learner'] },
+  },
+  {
     path: '/courses/:course/items/:item',
     name: 'item',
     component: () => import('../learner/ItemPage.vue'),

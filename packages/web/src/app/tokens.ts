@@ -30,6 +30,11 @@ export const LIGHT = {
   'blocker-pale': '#fbe4e1',
   advice: '#8a5f00',
   'advice-pale': '#fbf1de',
+  'accent-tide': '#1f6f8b',
+  'accent-heather': '#7a4f8f',
+  'accent-kelp': '#5f6b1f',
+  'accent-rust': '#a14a2a',
+  'accent-slate': '#5c6570',
 } as const;
 
 export type ColourName = keyof typeof LIGHT;
@@ -62,7 +67,21 @@ export const DARK: Readonly<Record<ColourName, string>> = {
   'blocker-pale': '#3d201c',
   advice: '#e3b654',
   'advice-pale': '#362b14',
+  'accent-tide': '#6fbcd6',
+  'accent-heather': '#c39bd8',
+  'accent-kelp': '#b4c25e',
+  'accent-rust': '#e59471',
+  'accent-slate': '#a9b3bd',
 };
+
+/** What sections and folders can be marked with, beside the colour of the product. */
+export const ACCENTS = [
+  'accent-tide',
+  'accent-heather',
+  'accent-kelp',
+  'accent-rust',
+  'accent-slate',
+] as const satisfies readonly ColourName[];
 
 export interface Pair {
   readonly on: ColourName;
@@ -104,4 +123,5 @@ export const PAIRS: readonly Pair[] = [
   ...shape('bottle', 'card', 'mist', 'bottle-pale'),
   ...shape('blocker', 'rail', 'card'),
   ...shape('bar-rule', 'bar'),
+  ...ACCENTS.flatMap((accent) => shape(accent, 'card', 'mist', 'bottle-pale')),
 ];

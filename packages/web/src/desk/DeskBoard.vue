@@ -21,6 +21,13 @@ function firstDay(course: DeskCourse): string {
   return formatDay(course.firstDay, locale.value, { today });
 }
 
+/** "Week by week · 15 weeks", and the pace where it is not everybody's together. */
+function formatLine({ format, pace, slots }: DeskCourse): string {
+  const base = t(`desk.format.${format}`, { count: slots }, slots);
+  const isPaced = (format === 'weeks' || format === 'units') && pace !== 'together';
+  return isPaced ? `${base} · ${t(`desk.paces.${pace}`)}` : base;
+}
+
 const to = (course: DeskCourse): string => `/setup/${course.id}`;
 const settle = (course: DeskCourse): number =>
   (course.toSettle?.blockers ?? 0) + (course.toSettle?.advice ?? 0);
@@ -47,7 +54,7 @@ const settle = (course: DeskCourse): number =>
         <td class="figures code">{{ course.code }}</td>
         <td class="course">
           <RouterLink :to="to(course)" @click.stop>{{ course.title }}</RouterLink>
-          <span class="soft format">{{ t('desk.format.weeks', { weeks: course.weeks }, course.weeks) }}</span>
+          <span class="soft format">{{ formatLine(course) }}</span>
         </td>
         <td class="figures day">{{ firstDay(course) }}</td>
         <td><StateMark :state="course.state" /></td>

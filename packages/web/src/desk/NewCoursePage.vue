@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { teachingWeeks, weekdayOf } from '@itinerary/core';
+import { addDays, weekdayOf } from '@itinerary/core';
 import type { Purpose } from '@itinerary/core';
 import type { NewCourseRequest } from '@itinerary/contract';
 import { computed, onMounted, ref, watch } from 'vue';
@@ -48,14 +48,7 @@ const weeksAreRight = computed(() => Number.isInteger(weeks.value) && weeks.valu
 const zone = computed(() => session.me?.institution.zone ?? 'UTC');
 const lastDay = computed(() => {
   if (firstDay.value === '' || !weeksAreRight.value) return null;
-  const dates = {
-    format: 'weeks' as const,
-    firstDay: firstDay.value,
-    weeks: weeks.value,
-    zone: zone.value,
-    weekStart: 1,
-  };
-  return teachingWeeks(dates).at(-1)?.last ?? null;
+  return addDays(firstDay.value, 7 * weeks.value - 1);
 });
 const midWeek = computed(() =>
   firstDay.value !== '' && weekdayOf(firstDay.value) !== 1 ? weekdayOf(firstDay.value) : null,

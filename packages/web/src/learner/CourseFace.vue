@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** A course as a learner meets it: banner, the way on, the sections on their line. Also shown in setup. */
 import { IconPlayerPlay } from '@tabler/icons-vue';
-import type { CourseView, ItemView } from '@itinerary/core';
+import type { CourseView, ItemView, PauseView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays, formatMinutes } from '../app/dates.ts';
 import CoursePicture from '../ui/CoursePicture.vue';
 import { itemAttributes } from './item-attributes.ts';
+import ItemFace from './ItemFace.vue';
 import SectionStop from './SectionStop.vue';
 
 const props = defineProps<{
@@ -17,12 +18,16 @@ const props = defineProps<{
   /** The item to go on with. */
   carryOn: ItemView | null;
   hasBegun: boolean;
+  introductionHtml?: string | null;
+  /** Around one item: its text. */
+  aroundHtml?: string | null;
   /** Makes real addresses of items; without it they are buttons. */
   hrefFor?: (item: ItemView) => string;
+  sectionHrefFor?: (section: SectionView) => string;
   /** 1 on a page of its own, 2 inside another. */
   level: 1 | 2;
 }>();
-const emit = defineEmits<{ open: [item: ItemView] }>();
+const emit = defineEmits<{ open: [item: ItemView]; section: [section: SectionView] }>();
 const { t, locale } = useI18n();
 
 const isLink = computed(() => props.hrefFor !== undefined);
@@ -34,17 +39,30 @@ const status = computed(() => {
   if (state === 'archived') return t('learner.now.archived');
   switch (now.kind) {
     case 'undated':
-      return null;
+      return props.course.pace === 'together' ? null : t('learner.now.open');
     case 'before':
       return t('learner.now.before', {
         day: formatDay(firstDay ?? '', locale.value, { today: props.today }),
       });
-    case 'week':
-      return t('learner.now.week', { number: now.number });
+    case 'slot':
+      return t(`learner.now.${props.course.format}`, { number: now.number });
+    case 'pause':
+      return t('learner.now.pause', { name: now.name });
+    case 'within':
+      return t('learner.now.within');
     case 'after':
       return t('learner.now.after');
   }
 });
+
+/** Sections, with the named pauses between them. */
+const stops = computed(() => {
+  const { sections, pauses } = props.course;
+  const before = (id: string | null): { pause: PauseView }[] =>
+    pauses.filter((pause) => pause.before === id).map((pause) => ({ pause }));
+  return [...sections.flatMap((section) => [...before(section.id), { section }]), ...before(null)];
+});
+const isIndex = computed(() => props.course.reading === 'sections');
 
 /** A wall of items hides where one is: only the section that is on stands open, unless there are few. */
 const FEW = 3;
@@ -82,18 +100,49 @@ const standing = computed(() => {
           </span>
         </component>
         <p v-if="status" class="status figures">{{ status }}</p>
-        <p v-if="course.sections.length === 0" class="soft">{{ t('learner.empty') }}</p>
-        <ol class="sections">
-          <SectionStop
-            v-for="section in course.sections"
-            :key="section.id"
-            :section="section"
-            :today="today"
-            :level="level === 1 ? 2 : 3"
-            :stands-open="standing.has(section.id)"
-            v-bind="hrefFor === undefined ? {} : { hrefFor }"
-            @open="emit('open', $event)"
-          />
+        <p v-if="course.sections.length === 0 && course.around === null" class="soft">
+          {{ t('learner.empty') }}
+        </p>
+        <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
+          <!-- Sanitised on the server by an allow list. -->
+          <!-- eslint-disable-next-line vue/no-v-html -->
+          <div class="rich-text" v-html="introductionHtml" />
+        </section>
+        <ItemFace
+          v-if="course.around"
+          class="around"
+          :section="null"
+          :item="course.around"
+          :html="aroundHtml ?? null"
+          :today="today"
+          :zone="course.zone"
+          :level="2"
+        />
+        <ol v-else class="sections">
+          <template v-for="stop in stops">
+            <SectionStop
+              v-if="'section' in stop"
+              :key="stop.section.id"
+              :section="stop.section"
+              :today="today"
+              :level="level === 1 ? 2 : 3"
+              :stands-open="standing.has(stop.section.id)"
+              :as-index="isIndex"
+              v-bind="{
+                ...(hrefFor === undefined ? {} : { hrefFor }),
+                ...(sectionHrefFor === undefined ? {} : { sectionHref: sectionHrefFor(stop.section) }),
+              }"
+              @open="emit('open', $event)"
+              @section="emit('section', stop.section)"
+            />
+            <li v-else :key="`${stop.pause.first} ${stop.pause.name}`" class="pause">
+              <span v-if="stop.pause.number" class="figures">{{ stop.pause.number }}</span>
+              <strong>{{ stop.pause.name }}</strong>
+              <span class="figures soft">{{
+                formatDays(stop.pause.first, stop.pause.last, locale, today)
+              }}</span>
+            </li>
+          </template>
         </ol>
       </div>
       <aside class="about" :aria-label="t('learner.about')">
@@ -105,6 +154,18 @@ const standing = computed(() => {
           <template v-if="course.firstDay && course.lastDay">
             <dt>{{ t('learner.runs') }}</dt>
             <dd class="figures">{{ formatDays(course.firstDay, course.lastDay, locale, today) }}</dd>
+          </template>
+          <template v-if="course.event">
+            <dt>{{ t('learner.kinds.meeting') }}</dt>
+            <dd class="figures">
+              {{
+                t('learner.event', {
+                  day: formatDay(course.event.day, locale, { today }),
+                  time: course.event.time,
+                })
+              }}
+            </dd>
+            <dd v-if="course.event.place">{{ course.event.place }}</dd>
           </template>
           <template v-if="staff.length > 0">
             <dt>{{ t('learner.taughtBy') }}</dt>
@@ -189,6 +250,38 @@ const standing = computed(() => {
   margin: 14px 0 0;
   padding: 0;
   list-style: none;
+}
+
+.pause {
+  position: relative;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  margin: 0 0 16px 32px;
+  padding: 5px 10px;
+  border-radius: 4px;
+  background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
+  font-size: 13.5px;
+}
+
+.pause::before {
+  content: '';
+  position: absolute;
+  left: -24.5px;
+  top: -16px;
+  bottom: -20px;
+  width: 3px;
+  background: repeating-linear-gradient(var(--route-pale) 0 4px, transparent 4px 8px);
+}
+
+.around,
+.introduction {
+  margin-top: 20px;
+}
+
+.introduction {
+  padding-bottom: 16px;
+  border-bottom: 3px solid var(--route);
 }
 
 .about {

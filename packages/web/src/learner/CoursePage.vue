@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { IconRoute } from '@tabler/icons-vue';
 import type { ReadCourseAnswer } from '@itinerary/contract';
-import type { ItemView } from '@itinerary/core';
+import type { ItemView, SectionView } from '@itinerary/core';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
@@ -30,6 +30,8 @@ const carryOn = computed(() =>
 );
 const hrefFor = (item: ItemView): string => `/courses/${courseId.value}/items/${item.id}`;
 
+const sectionHrefFor = ({ id }: SectionView): string => `/courses/${courseId.value}/sections/${id}`;
+
 watch(answer, (got) => {
   if (got !== null) setTitle(got.course.title);
 });
@@ -48,12 +50,16 @@ watch(answer, (got) => {
       :course="answer.course"
       :today="today"
       :description-html="answer.descriptionHtml"
+      :introduction-html="answer.introductionHtml"
+      :around-html="answer.aroundHtml"
       :staff="answer.staff"
       :carry-on="carryOn"
       :has-begun="last !== null && carryOn?.id === last"
       :href-for="hrefFor"
+      :section-href-for="sectionHrefFor"
       :level="1"
       @open="router.push(hrefFor($event))"
+      @section="router.push(sectionHrefFor($event))"
     />
   </main>
   <LoadState v-else :state="state" @again="reload" />

@@ -1,24 +1,36 @@
 <script setup lang="ts">
-/** One page as a learner reads it. Also shown in setup. */
-import { IconExternalLink } from '@tabler/icons-vue';
-import type { ItemView, SectionView } from '@itinerary/core';
+/** One item as a learner reads it, whatever kind it is. Also shown in setup. */
+import { IconClock, IconExternalLink, IconFlag3Filled, IconMapPin, IconPlayerPlay } from '@tabler/icons-vue';
+import type { ItemView, MomentView, SectionView } from '@itinerary/core';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../app/dates.ts';
+import ItemSign from './ItemSign.vue';
+import { momentWords, ownMoment } from './moment-words.ts';
 import { sectionTitle } from './titles.ts';
 
-defineProps<{
-  section: Pick<SectionView, 'number' | 'title' | 'days'>;
+const props = defineProps<{
+  /** Null around one item. */
+  section: Pick<SectionView, 'number' | 'title' | 'days' | 'meeting'> | null;
   item: ItemView;
   html: string | null;
   today: string;
+  /** The course's, for moments that the reader's own clocks show otherwise. */
+  zone: string;
   level: 1 | 2;
 }>();
 const { t, locale } = useI18n();
+
+const isTask = computed(() => ['assignment', 'quiz', 'discussion'].includes(props.item.kind));
+const own = (moment: MomentView): string | null => ownMoment(moment, locale.value, props.today);
+const words = (moment: MomentView): string => momentWords(moment, locale.value, props.today);
+/** "4 min" of a film of 3:40. */
+const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(props.item.seconds / 60)));
 </script>
 
 <template>
   <article class="reading">
-    <p class="where figures">
+    <p v-if="section" class="where figures">
       <span v-if="section.number" class="section-number">{{ section.number }}</span>
       <span class="words">{{ sectionTitle(section, t, locale) }}</span>
       <template v-if="section.days">
@@ -28,8 +40,31 @@ const { t, locale } = useI18n();
     <component :is="`h${level}`" class="title">
       <span v-if="item.number" class="figures number">{{ item.number }}</span> {{ item.title }}
     </component>
-    <p v-if="item.minutes" class="soft figures">{{ formatMinutes(item.minutes) }}</p>
-    <p v-if="item.kind === 'link'" class="link">
+    <p class="soft figures kind">
+      <ItemSign :kind="item.kind" :size="16" />
+      <span class="words">{{ t(`learner.kinds.${item.kind}`) }}</span>
+      <template v-if="item.minutes"> · {{ formatMinutes(item.minutes) }}</template>
+      <template v-if="plays !== null">
+        · {{ t('learner.length', { length: formatMinutes(plays) }) }}</template
+      >
+    </p>
+    <div
+      v-for="moment in [item.due, item.held].filter((one) => one !== null)"
+      :key="moment.instant"
+      class="moment"
+    >
+      <p>
+        <IconFlag3Filled v-if="moment === item.due" :size="16" aria-hidden="true" />
+        <IconClock v-else :size="16" aria-hidden="true" />
+        <strong class="figures">{{
+          t(moment === item.due ? 'learner.due' : 'learner.held', { when: words(moment) })
+        }}</strong>
+        <span v-if="own(moment)" class="soft">{{ t('learner.byZone', { zone }) }}</span>
+      </p>
+      <p v-if="own(moment)" class="figures">{{ t('learner.inYourZone', { when: own(moment) }) }}</p>
+    </div>
+    <p v-if="item.place" class="place"><IconMapPin :size="16" aria-hidden="true" /> {{ item.place }}</p>
+    <p v-if="item.kind === 'link' || item.kind === 'video'" class="link">
       <a
         v-if="item.address"
         class="button main"
@@ -37,14 +72,23 @@ const { t, locale } = useI18n();
         target="_blank"
         rel="noopener noreferrer"
       >
-        <IconExternalLink :size="18" aria-hidden="true" /> {{ t('learner.followLink') }}
+        <component
+          :is="item.kind === 'video' ? IconPlayerPlay : IconExternalLink"
+          :size="18"
+          aria-hidden="true"
+        />
+        {{ t(item.kind === 'video' ? 'learner.watch' : 'learner.followLink') }}
       </a>
-      <span v-else class="soft">{{ t('learner.noAddress') }}</span>
+      <span v-else-if="item.file === null" class="soft">{{
+        t(item.kind === 'video' ? 'learner.noVideo' : 'learner.noAddress')
+      }}</span>
     </p>
+    <p v-else-if="item.kind === 'file' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
     <!-- Sanitised on the server by an allow list. -->
     <!-- eslint-disable-next-line vue/no-v-html -->
-    <div v-else-if="html" class="rich-text text" v-html="html" />
-    <p v-else class="soft">{{ t('learner.noText') }}</p>
+    <div v-if="html" class="rich-text text" v-html="html" />
+    <p v-else-if="item.kind === 'page'" class="soft">{{ t('learner.noText') }}</p>
+    <p v-if="isTask" class="soft task">{{ t('learner.taskSoon') }}</p>
   </article>
 </template>
 
@@ -77,6 +121,40 @@ const { t, locale } = useI18n();
   color: var(--ink-soft);
   font-size: 0.72em;
   font-weight: 500;
+}
+
+.kind {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+
+.kind .words {
+  font-family: var(--font-text);
+}
+
+.moment {
+  margin-top: 14px;
+  padding: 8px 14px;
+  border-left: 4px solid var(--ink);
+  background: var(--mist);
+}
+
+.moment p,
+.place {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+
+.place {
+  margin-top: 8px;
+}
+
+.task {
+  margin-top: 20px;
 }
 
 .text {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { IconArrowLeft, IconArrowRight } from '@tabler/icons-vue';
+import { IconArrowLeft } from '@tabler/icons-vue';
 import type { Neighbour, ReadItemAnswer } from '@itinerary/contract';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -12,6 +12,7 @@ import ItemFace from './ItemFace.vue';
 import { rememberRead } from './last-read.ts';
 import LoadState from './LoadState.vue';
 import { useAnswer } from './use-answer.ts';
+import WayButtons from './WayButtons.vue';
 
 const { t } = useI18n();
 const route = useRoute();
@@ -21,7 +22,8 @@ const itemId = computed(() => String(route.params['item']));
 const { answer, state, reload } = useAnswer<ReadItemAnswer>(
   () => path`/api/learn/${courseId.value}/items/${itemId.value}`,
 );
-const to = (neighbour: Neighbour): string => `/courses/${courseId.value}/items/${neighbour.id}`;
+const way = (neighbour: Neighbour | null): (Neighbour & { readonly to: string }) | null =>
+  neighbour === null ? null : { ...neighbour, to: `/courses/${courseId.value}/items/${neighbour.id}` };
 
 watch(answer, (got) => {
   if (got === null) return;
@@ -45,22 +47,10 @@ watch(answer, (got) => {
       :item="answer.item"
       :html="answer.html"
       :today="session.today"
+      :zone="answer.course.zone"
       :level="1"
     />
-    <nav class="ways" :aria-label="t('learner.ways')">
-      <RouterLink v-if="answer.previous" class="way" :to="to(answer.previous)">
-        <span class="soft"><IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.previous') }}</span>
-        <span
-          ><span class="figures">{{ answer.previous.number }}</span> {{ answer.previous.title }}</span
-        >
-      </RouterLink>
-      <RouterLink v-if="answer.next" class="way on" :to="to(answer.next)">
-        <span class="soft">{{ t('learner.next') }} <IconArrowRight :size="16" aria-hidden="true" /></span>
-        <span
-          ><span class="figures">{{ answer.next.number }}</span> {{ answer.next.title }}</span
-        >
-      </RouterLink>
-    </nav>
+    <WayButtons :previous="way(answer.previous)" :next="way(answer.next)" />
   </main>
   <LoadState v-else :state="state" @again="reload" />
 </template>
@@ -87,53 +77,7 @@ watch(answer, (got) => {
   margin-bottom: 12px;
 }
 
-.ways {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
-  margin-top: 40px;
-  padding-top: 16px;
-  border-top: 3px solid var(--route);
-}
-
-.way {
-  display: grid;
-  gap: 2px;
-  padding: 10px 14px;
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  color: var(--ink);
-  text-decoration: none;
-}
-
-.way:hover {
-  border-color: var(--bottle);
-  background: var(--bottle-pale);
-}
-
-.way .soft {
-  display: inline-flex;
-  align-items: center;
-  gap: 4px;
-  font-size: 13px;
-}
-
-.way.on {
-  grid-column: 2;
-  justify-items: end;
-  text-align: right;
-}
-
 @media (max-width: 520px) {
-  .ways {
-    grid-template-columns: 1fr;
-  }
-
-  .way.on {
-    grid-column: 1;
-    grid-row: 1;
-  }
-
   .course {
     font-size: 14px;
   }

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** One section on the line of a learner's course, with its items folded or not. */
-import { IconChevronDown, IconChevronRight } from '@tabler/icons-vue';
+import { IconChevronDown, IconChevronRight, IconClock } from '@tabler/icons-vue';
 import type { ItemView, SectionView } from '@itinerary/core';
-import { computed, ref, useId } from 'vue';
+import { computed, onUpdated, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../app/dates.ts';
-import { itemAttributes } from './item-attributes.ts';
-import ItemSign from './ItemSign.vue';
+import { countDrawing } from '../ui/drawings.ts';
+import ItemLines from './ItemLines.vue';
+import { momentWords } from './moment-words.ts';
+import { sectionIndex } from './section-index.ts';
 import { sectionTitle } from './titles.ts';
 
 const props = defineProps<{
@@ -16,10 +18,14 @@ const props = defineProps<{
   level: 2 | 3;
   /** Unfolded until somebody folds it. */
   standsOpen: boolean;
+  /** Section by section: the section opens as a page of its own, and says here what it holds. */
+  asIndex?: boolean;
   hrefFor?: (item: ItemView) => string;
+  sectionHref?: string;
 }>();
-const emit = defineEmits<{ open: [item: ItemView] }>();
+const emit = defineEmits<{ open: [item: ItemView]; section: [] }>();
 const { t, locale } = useI18n();
+onUpdated(() => countDrawing('learner-section'));
 const listId = useId();
 
 const chosen = ref<boolean | null>(null);
@@ -27,60 +33,97 @@ const isUnfolded = computed(() => chosen.value ?? props.standsOpen);
 const title = computed(() => sectionTitle(props.section, t, locale.value));
 const days = computed(() => {
   const { section, today } = props;
-  return section.days === null
-    ? null
-    : formatDays(section.days.first, section.days.last, locale.value, today);
+  if (section.own !== null) return t('learner.ownDays', section.own);
+  if (section.days === null) return null;
+  return formatDays(section.days.first, section.days.last, locale.value, today);
 });
+const index = computed(() => sectionIndex(props.section));
 const holds = computed(() => {
-  const minutes = props.section.items.reduce((sum, item) => sum + (item.minutes ?? 0), 0);
-  const items = t('learner.items', props.section.items.length);
-  return minutes === 0 ? items : `${items} · ${formatMinutes(minutes)}`;
+  const items = t('learner.items', index.value.items);
+  return index.value.minutes === 0 ? items : `${items} · ${formatMinutes(index.value.minutes)}`;
+});
+/** What it holds, how long it takes, what is due: one sentence. */
+const sentence = computed(() => {
+  const { items, minutes, due } = index.value;
+  const parts = [t('learner.index.holds', items)];
+  if (minutes > 0) parts.push(t('learner.index.takes', { length: formatMinutes(minutes) }));
+  const [first] = due;
+  if (first?.due) {
+    const when = momentWords(first.due, locale.value, props.today);
+    parts.push(t('learner.index.due', { title: first.title, when, count: due.length }, due.length));
+  }
+  return `${parts.join('; ')}.`;
 });
 const state = computed(() => {
   if (props.section.current) return 'current';
   return props.section.days !== null && props.section.days.last < props.today ? 'past' : 'ahead';
 });
+const isNamed = computed(() => props.section.state === 'named');
+
+function openSection(event: MouseEvent): void {
+  if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+  event.preventDefault();
+  emit('section');
+}
 </script>
 
 <template>
-  <li :class="['section', state]" :aria-current="section.current ? 'step' : undefined">
+  <li
+    :class="['section', state, section.accent ? `accent-${section.accent}` : '']"
+    :aria-current="section.current ? 'step' : undefined"
+  >
     <span class="stop" aria-hidden="true" />
     <div class="body">
       <component :is="`h${level}`" class="section-title">
         <span v-if="section.number" class="number figures">{{ section.number }}</span>
-        {{ title }}
+        <component
+          :is="sectionHref === undefined ? 'button' : 'a'"
+          v-if="asIndex && !isNamed"
+          class="to-section"
+          v-bind="sectionHref === undefined ? { type: 'button' } : { href: sectionHref }"
+          @click="openSection"
+        >
+          {{ title }}
+        </component>
+        <template v-else>{{ title }}</template>
       </component>
-      <p v-if="days" class="figures days">
+      <p v-if="days || section.meeting" class="figures days">
         {{ days }}
+        <template v-if="section.meeting">
+          · {{ section.meeting.time
+          }}<template v-if="section.meeting.place"> {{ section.meeting.place }}</template>
+        </template>
         <span v-if="section.current" class="now">{{ t('learner.thisWeek') }}</span>
       </p>
-      <button
-        v-if="section.items.length > 0"
-        type="button"
-        class="fold soft"
-        :aria-expanded="isUnfolded"
-        :aria-controls="listId"
-        @click="chosen = !isUnfolded"
-      >
-        <component :is="isUnfolded ? IconChevronDown : IconChevronRight" :size="16" aria-hidden="true" />
-        {{ holds }}
-        <span class="visually-hidden">{{ t('learner.inSection', { title: title }) }}</span>
-      </button>
-      <ul v-if="section.items.length > 0" v-show="isUnfolded" :id="listId" class="items">
-        <li v-for="item in section.items" :key="item.id">
-          <component
-            :is="hrefFor === undefined ? 'button' : 'a'"
-            class="item"
-            v-bind="itemAttributes(item, hrefFor, () => emit('open', item))"
-          >
-            <ItemSign :kind="item.kind" />
-            <span class="item-title">{{ item.title }}</span>
-            <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes) }}</span>
-            <span v-if="item.kind === 'link'" class="visually-hidden">{{ t('learner.newTab') }}</span>
-          </component>
-        </li>
-      </ul>
-      <p v-else class="soft nothing">{{ t('learner.nothingYet') }}</p>
+      <p v-if="isNamed && section.opens" class="opens">
+        <IconClock :size="15" aria-hidden="true" />
+        {{ t('learner.opens', { when: momentWords(section.opens, locale, today) }) }}
+      </p>
+      <p v-if="section.summary && !isNamed" class="soft summary">{{ section.summary }}</p>
+      <p v-if="asIndex && !isNamed" class="soft">{{ sentence }}</p>
+      <template v-else-if="!isNamed">
+        <button
+          v-if="section.items.length > 0"
+          type="button"
+          class="fold soft"
+          :aria-expanded="isUnfolded"
+          :aria-controls="listId"
+          @click="chosen = !isUnfolded"
+        >
+          <component :is="isUnfolded ? IconChevronDown : IconChevronRight" :size="16" aria-hidden="true" />
+          {{ holds }}
+          <span class="visually-hidden">{{ t('learner.inSection', { title: title }) }}</span>
+        </button>
+        <div v-if="section.items.length > 0" v-show="isUnfolded" :id="listId" class="list">
+          <ItemLines
+            :items="section.items"
+            :today="today"
+            v-bind="hrefFor === undefined ? {} : { hrefFor }"
+            @open="emit('open', $event)"
+          />
+        </div>
+        <p v-else class="soft nothing">{{ t('learner.nothingYet') }}</p>
+      </template>
     </div>
   </li>
 </template>
@@ -111,7 +154,7 @@ const state = computed(() => {
   top: 4px;
   width: 16px;
   height: 16px;
-  border: 3px solid var(--route);
+  border: 3px solid var(--accent, var(--route));
   border-radius: 50%;
   background: var(--card);
 }
@@ -186,64 +229,40 @@ const state = computed(() => {
   text-decoration: underline;
 }
 
-.items {
-  display: grid;
-  gap: 2px;
-  margin: 6px 0 0;
-  padding: 0;
-  list-style: none;
-}
-
-.item {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
-  min-height: 38px;
-  padding: 6px 10px;
-  border: 1px solid transparent;
-  border-radius: 6px;
-  background: none;
-  text-align: left;
-  text-decoration: none;
-  color: var(--ink);
-  cursor: pointer;
-}
-
-.item:hover {
-  border-color: var(--rule);
-  background: var(--card);
-}
-
-.past .item,
-.ahead .item {
+.list {
   margin-left: -10px;
-  width: calc(100% + 10px);
 }
 
-.past .item:hover,
-.ahead .item:hover {
-  background: var(--mist);
+.current .list {
+  margin-left: 0;
 }
 
-.current .item {
+.current :deep(.line > .item:not(.named)) {
   border-color: var(--rule);
   background: var(--card);
 }
 
-.current .items {
-  gap: 6px;
-}
-
-.item-title {
-  flex: 1;
-  overflow-wrap: anywhere;
-}
-
-.minutes {
-  color: var(--ink-soft);
+.opens {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  color: var(--later);
   font-size: 13.5px;
-  white-space: nowrap;
+}
+
+.summary {
+  max-width: 66ch;
+}
+
+.to-section {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--bottle);
+  font: inherit;
+  text-align: left;
+  text-decoration: underline;
+  cursor: pointer;
 }
 
 .nothing {

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-/** The course from first to last day, with a marker to drag through it. */
-import { IconChevronDown, IconChevronUp } from '@tabler/icons-vue';
-import { addDays, daysBetween, planSections } from '@itinerary/core';
+/** The course from first to last day, with its work due, and a marker to drag through it. */
+import { IconChevronDown, IconChevronUp, IconFlag3Filled } from '@tabler/icons-vue';
+import { addDays, daysBetween } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay } from '../app/dates.ts';
-import { sectionTitle } from '../learner/titles.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSession } from '../stores/session.ts';
 import { useActs } from './acts.ts';
 import { dayAtShare } from './preview/marker.ts';
+import { timelineBlocks, timelineFlags } from './timeline-blocks.ts';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
@@ -18,30 +18,27 @@ const session = useSession();
 const { marker } = useActs();
 const track = ref<HTMLElement | null>(null);
 
-const planned = computed(() => (plan.course === null ? null : planSections(plan.course)));
-const spare = computed(() => new Set(planned.value?.spare.map(({ number }) => number)));
 const days = computed(() => {
-  const { firstDay, lastDay } = planned.value ?? {};
-  return firstDay && lastDay
+  const { firstDay, lastDay } = plan.planned ?? {};
+  return firstDay && lastDay && firstDay <= lastDay
     ? { first: firstDay, last: lastDay, count: daysBetween(firstDay, lastDay) + 1 }
     : null;
 });
+const blocks = computed(() => (plan.planned === null ? [] : timelineBlocks(plan.planned, t, locale.value)));
+const flags = computed(() => (plan.planned === null ? [] : timelineFlags(plan.planned)));
 const at = computed(() => (days.value === null ? 0 : daysBetween(days.value.first, marker.day.value)));
 const share = computed(() => (days.value === null ? 0 : (at.value + 0.5) / days.value.count));
 const today = computed(() => session.today);
 
-const titleOf = (week: number): string => {
-  const id = planned.value?.sections.find(
-    ({ span }) => span.kind === 'week' && span.week.number === week,
-  )?.id;
-  const section = plan.course?.sections.find((one) => one.id === id);
-  if (section === undefined) return t('setup.timeline.spare');
-  const first = planned.value?.weeks[week - 1]?.first;
-  return sectionTitle(
-    { title: section.title, days: first === undefined ? null : { first } },
-    t,
-    locale.value,
-  );
+/** Days as parts of the line. */
+const place = (first: string, last: string): Record<string, string> => {
+  if (days.value === null) return {};
+  const from = Math.max(0, daysBetween(days.value.first, first));
+  const to = Math.min(days.value.count, daysBetween(days.value.first, last) + 1);
+  return {
+    left: `${(100 * from) / days.value.count}%`,
+    width: `${(100 * Math.max(0, to - from)) / days.value.count}%`,
+  };
 };
 
 const short = (day: string): string => formatDay(day, locale.value, { today: day, weekday: false });
@@ -91,25 +88,36 @@ function step(event: KeyboardEvent): void {
         <span class="title">{{ t('setup.timeline.title') }}</span>
       </button>
       <p v-if="open" class="soft">{{ t('setup.timeline.text') }}</p>
+      <p v-if="open && flags.length > 0" class="soft key">
+        <IconFlag3Filled :size="13" aria-hidden="true" /> {{ t('setup.timeline.flag') }}
+      </p>
     </header>
-    <div v-if="open && days && planned" class="scroll" tabindex="-1">
+    <div v-if="open && days" class="scroll" tabindex="-1">
       <div
         ref="track"
         class="track"
-        :style="{ '--weeks': planned.weeks.length, '--share': share }"
+        :style="{ '--weeks': Math.ceil(days.count / 7), '--share': share }"
         @pointerdown="grab"
         @pointermove="drag"
       >
-        <ol class="weeks">
+        <ol class="blocks">
           <li
-            v-for="week in planned.weeks"
-            :key="week.number"
-            :class="{ spare: spare.has(week.number) }"
-            :title="titleOf(week.number)"
+            v-for="block in blocks"
+            :key="block.key"
+            :class="['block', block.kind]"
+            :style="place(block.first, block.last)"
+            :title="block.title"
           >
-            <strong class="figures">{{ week.number }}</strong>
-            <span class="figures soft">{{ short(week.first) }}</span>
-            <span v-if="spare.has(week.number)" class="visually-hidden">{{ t('setup.timeline.spare') }}</span>
+            <strong :class="{ figures: block.kind !== 'pause' }">{{ block.label }}</strong>
+            <span class="figures soft">{{ short(block.first) }}</span>
+            <span v-if="block.kind === 'spare'" class="visually-hidden">{{ t('setup.timeline.spare') }}</span>
+          </li>
+        </ol>
+        <ol class="flags" :aria-label="t('setup.timeline.flag')">
+          <li v-for="flag in flags" :key="flag.day" :style="place(flag.day, flag.day)" :title="flag.titles">
+            <IconFlag3Filled :size="12" aria-hidden="true" />
+            <span class="visually-hidden">{{ label(flag.day) }}: {{ flag.titles }}</span>
+            <span v-if="flag.count > 1" class="figures count" aria-hidden="true">{{ flag.count }}</span>
           </li>
         </ol>
         <div
@@ -191,39 +199,68 @@ header p {
   touch-action: pan-y;
 }
 
-.weeks {
-  display: grid;
-  grid-template-columns: repeat(var(--weeks), minmax(0, 1fr));
-  height: 100%;
-  padding: 8px 0 0;
+.blocks,
+.flags {
+  position: absolute;
+  inset: 0;
+  padding: 0;
   list-style: none;
   user-select: none;
 }
 
-.weeks li {
+.block {
+  position: absolute;
+  inset-block: 8px 0;
   display: grid;
   align-content: start;
   padding: 12px 0 0 7px;
   border-left: 1px solid var(--rule);
   line-height: 1.3;
-}
-
-.weeks li:last-child {
-  border-right: 1px solid var(--rule);
-}
-
-.weeks .soft {
   overflow: hidden;
-  font-size: 12.5px;
   white-space: nowrap;
 }
 
-.weeks strong {
+.block .soft {
+  font-size: 12.5px;
+}
+
+.block strong {
   font-size: 15px;
 }
 
-.spare {
+.block.pause strong {
+  font-size: 13px;
+  line-height: 19px;
+}
+
+.block.spare,
+.block.pause {
   background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
+}
+
+.flags {
+  pointer-events: none;
+}
+
+.flags li {
+  position: absolute;
+  bottom: 4px;
+  display: flex;
+  justify-content: center;
+  align-items: end;
+  height: 14px;
+  min-width: 12px;
+}
+
+.count {
+  font-size: 10.5px;
+  line-height: 1;
+}
+
+.key {
+  display: flex;
+  align-items: center;
+  gap: 4px;
 }
 
 .marker {

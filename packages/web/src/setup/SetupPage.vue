@@ -41,7 +41,7 @@ const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folde
 
 const courseId = computed(() => String(route.params['course']));
 const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
-const marker = useMarker(() => plan.course);
+const marker = useMarker(() => plan.planned);
 
 provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),

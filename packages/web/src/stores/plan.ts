@@ -10,6 +10,7 @@ import {
   makeChange,
   MAX_TEXT,
   openCopy,
+  planCourse,
   redoLast,
   sameValue,
   takeAnswer,
@@ -18,11 +19,13 @@ import {
 import type {
   Change,
   Course,
+  CoursePlan,
   Edit,
   FieldValue,
   Notice,
   Refusal,
   ServerAnswer,
+  Term,
   WorkingCopy,
 } from '@itinerary/core';
 import { defineStore } from 'pinia';
@@ -57,7 +60,7 @@ export const usePlan = defineStore('plan', () => {
   const learners = ref(0);
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
-  const told = ref<Told[]>([]);
+  const told = shallowRef<readonly Told[]>([]);
   const sent = new Set<string>();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let underWay: Promise<void> | null = null;
@@ -65,9 +68,19 @@ export const usePlan = defineStore('plan', () => {
   let batch = LARGEST_BATCH;
 
   const course = computed<Course | null>(() => copy.value?.course ?? null);
-  const found = computed(() =>
-    course.value === null ? [] : findings(course.value, { moment: session.now(), learners: learners.value }),
+  /** Days, numbers and moments. What an edit leaves alone is the same object before and after. */
+  const planned = computed<CoursePlan | null>((before) =>
+    course.value === null ? null : planCourse(course.value, {}, before ?? null),
   );
+  const term = computed<Term | null>(() => {
+    const code = course.value?.term ?? null;
+    return session.me?.institution.terms.find((one) => one.code === code) ?? null;
+  });
+  const found = computed(() => {
+    if (course.value === null || planned.value === null) return [];
+    const facts = { moment: session.now(), learners: learners.value, term: term.value };
+    return findings(course.value, facts, planned.value);
+  });
   const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
   const canRedo = computed(() => (copy.value?.redo.length ?? 0) > 0);
 
@@ -251,6 +264,8 @@ export const usePlan = defineStore('plan', () => {
 
   return {
     course,
+    planned,
+    term,
     found,
     rights,
     learners,

@@ -1,6 +1,7 @@
 /** Estuary Field Methods as a course value: week by week, fifteen weeks, with its texts. */
 import { createHash } from 'node:crypto';
-import type { Course, CourseState, Item, Section } from '@itinerary/core';
+import { newCourse, newItem, newSection } from '@itinerary/core';
+import type { Course, CourseState, Item } from '@itinerary/core';
 import { hashText } from '../../text/rich-text.ts';
 import type { Piece, Unit } from './piece.ts';
 import { WEEKS_1_TO_5 } from './weeks-1-5.ts';
@@ -40,43 +41,35 @@ export function estuaryFieldMethods(run: Run): BuiltCourse {
     return hash;
   };
   const toItem = (piece: Piece, unit: number, at: number): Item => {
-    const common = {
-      id: idFor(run.code, unit, at),
-      shown: true,
-      removed: false,
-      title: piece.title,
-      minutes: piece.minutes,
-    };
+    const { title, minutes } = piece;
+    const common = { id: idFor(run.code, unit, at), title, minutes };
     return piece.kind === 'page'
-      ? { ...common, kind: 'page', text: keep(piece.html) }
-      : { ...common, kind: 'link', address: piece.address };
+      ? newItem('page', { ...common, text: keep(piece.html) })
+      : newItem('link', { ...common, address: piece.address });
   };
-  const sections = UNITS.map((unit, index): Section => ({
-    id: idFor(run.code, index),
-    kind: 'section',
-    title: unit.title,
-    shown: true,
-    removed: false,
-    outside: false,
-    items: index < run.written ? unit.pieces.map((piece, at) => toItem(piece, index, at)) : [],
-  }));
+  const sections = UNITS.map((unit, index) =>
+    newSection({
+      id: idFor(run.code, index),
+      title: unit.title,
+      items: index < run.written ? unit.pieces.map((piece, at) => toItem(piece, index, at)) : [],
+    }),
+  );
   const course: Course = {
-    id: idFor(run.code),
-    title: 'Estuary Field Methods',
-    code: run.code,
-    purpose: 'learners',
-    state: run.state,
-    department: 'ECO',
-    term: run.term,
-    description: keep(DESCRIPTION),
-    tags: ['fieldwork', 'first year'],
-    dates: {
-      format: 'weeks',
+    ...newCourse({
+      id: idFor(run.code),
+      title: 'Estuary Field Methods',
+      code: run.code,
+      purpose: 'learners',
+      department: 'ECO',
+      term: run.term,
       firstDay: run.firstDay,
       weeks: UNITS.length,
       zone: 'Europe/Lisbon',
-      weekStart: 1,
-    },
+      sectionIds: [],
+    }),
+    state: run.state,
+    description: keep(DESCRIPTION),
+    tags: ['fieldwork', 'first year'],
     sections,
   };
   return { course, texts };

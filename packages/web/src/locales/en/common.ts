@@ -2,6 +2,8 @@ export default {
   skip: 'Skip to the content',
   close: 'Close',
   cancel: 'Cancel',
+  dayWrong: 'A day that exists',
+  seeWhatMoves: 'See what moves',
   toDesk: 'To your desk',
   broken: 'Something on this page broke. What you saved is safe; load the page again to go on.',
   languages: { en: 'English', es: 'Español' },

@@ -30,7 +30,14 @@ export default {
     learners: 'Learners',
     settle: 'Left to settle',
   },
-  format: { weeks: 'Week by week · {weeks} week | Week by week · {weeks} weeks' },
+  format: {
+    weeks: 'Week by week | Week by week · {count} week | Week by week · {count} weeks',
+    units: 'Unit by unit | Unit by unit · {count} unit | Unit by unit · {count} units',
+    meetings:
+      'Meeting by meeting | Meeting by meeting · {count} meeting | Meeting by meeting · {count} meetings',
+    item: 'Around one item',
+  },
+  paces: { joining: 'from joining', none: 'no clock' },
   new: {
     title: 'New course',
     lead: 'A title and a code are enough to begin. Everything can be changed later.',

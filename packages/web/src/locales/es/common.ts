@@ -2,6 +2,8 @@ export default {
   skip: 'Ir al contenido',
   close: 'Cerrar',
   cancel: 'Cancelar',
+  dayWrong: 'Un día que exista',
+  seeWhatMoves: 'Ver qué se mueve',
   toDesk: 'A tu mesa',
   broken: 'Algo ha fallado en esta página. Lo guardado está a salvo; vuelve a cargarla para seguir.',
   languages: { en: 'English', es: 'Español' },

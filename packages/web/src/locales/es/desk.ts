@@ -30,7 +30,13 @@ export default {
     learners: 'Estudiantes',
     settle: 'Por resolver',
   },
-  format: { weeks: 'Semana a semana · {weeks} semana | Semana a semana · {weeks} semanas' },
+  format: {
+    weeks: 'Semana a semana | Semana a semana · {count} semana | Semana a semana · {count} semanas',
+    units: 'Unidad a unidad | Unidad a unidad · {count} unidad | Unidad a unidad · {count} unidades',
+    meetings: 'Clase a clase | Clase a clase · {count} clase | Clase a clase · {count} clases',
+    item: 'En torno a un elemento',
+  },
+  paces: { joining: 'desde la entrada', none: 'sin reloj' },
   new: {
     title: 'Curso nuevo',
     lead: 'Para empezar bastan un título y un código. Todo se puede cambiar después.',

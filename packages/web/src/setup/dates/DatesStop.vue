@@ -1,181 +1,209 @@
 <script setup lang="ts">
-import { clockChanges, isRealDay, MAX_WEEKS, numberNodes, planSections } from '@itinerary/core';
-import type { Finding } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+import { IconPlus } from '@tabler/icons-vue';
+import { clockChanges, newSection } from '@itinerary/core';
+import type { Edit, FieldValue, Finding } from '@itinerary/core';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { VSelect } from 'vuetify/components/VSelect';
-import { VTextField } from 'vuetify/components/VTextField';
-import { formatDay, formatDays, weekdayName } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
+import { formatDay, weekdayName } from '../../app/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import DayField from '../../ui/DayField.vue';
 import FindingLine from '../readiness/FindingLine.vue';
 import StopHead from '../StopHead.vue';
 import { useFieldFocus } from '../use-field-focus.ts';
-import WeekDiagram from './WeekDiagram.vue';
+import AroundChoice from './AroundChoice.vue';
+import DatesTable from './DatesTable.vue';
+import EventFields from './EventFields.vue';
+import FormatChoice from './FormatChoice.vue';
+import HandInFields from './HandInFields.vue';
+import LengthFields from './LengthFields.vue';
+import MeetingPatterns from './MeetingPatterns.vue';
+import OffWeekChoice from './OffWeekChoice.vue';
+import PauseList from './PauseList.vue';
+import { isUnwritten, useProposals } from './what-if.ts';
+import WhatIfDialog from './WhatIfDialog.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
 useFieldFocus();
+const proposals = useProposals();
 
 const course = computed(() => plan.course!);
 const dates = computed(() => course.value.dates);
-const planned = computed(() => planSections(course.value));
-const numbers = computed(() => numberNodes(course.value));
+const planned = computed(() => plan.planned!);
+const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
+/** With something written in the course, a date is looked at before it changes anything. */
+const settles = computed(() => !isUnwritten(course.value));
 const zones = Intl.supportedValuesOf('timeZone');
 const weekdays = computed(() =>
   [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })),
 );
 const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
+const isAround = computed(() => dates.value.format === 'item');
+const hasTogether = computed(() => dates.value.pace === 'together' || dates.value.format === 'meetings');
 
-const weeksTyped = ref(String(dates.value.weeks));
-watch(
-  () => dates.value.weeks,
-  (weeks) => {
-    if (Number(weeksTyped.value) !== weeks) weeksTyped.value = String(weeks);
-  },
-);
-const weeksAreRight = computed(
-  () =>
-    /^\d+$/.test(weeksTyped.value) && Number(weeksTyped.value) >= 1 && Number(weeksTyped.value) <= MAX_WEEKS,
-);
+const edit = (
+  field: 'firstDay' | 'zone' | 'weekStart' | 'teachingDays' | 'pausesForJoiners',
+  value: FieldValue,
+): Edit => ({
+  kind: 'set',
+  target: course.value.id,
+  field: `dates.${field}`,
+  value,
+  was: dates.value[field] as FieldValue,
+});
 
-function set(
-  field: 'firstDay' | 'weeks' | 'zone' | 'weekStart',
-  value: string | number | null,
-  typing = false,
-): void {
-  plan.set(course.value.id, `dates.${field}`, value, dates.value[field], { typing });
-}
-
-function typeFirstDay(value: string): void {
-  if (value === '') set('firstDay', null, true);
-  else if (isRealDay(value) && value > '1990') set('firstDay', value, true);
-}
-
-function typeWeeks(value: string): void {
-  weeksTyped.value = value;
-  if (weeksAreRight.value) set('weeks', Number(value), true);
+const firstDayField = ref<{ reset: () => void } | null>(null);
+function setFirstDay(value: string | null): void {
+  proposals.propose([edit('firstDay', value)], () => firstDayField.value?.reset());
 }
 
 const clocks = computed(() => {
   const { firstDay, lastDay } = planned.value;
-  return firstDay === null || lastDay === null ? [] : clockChanges(firstDay, lastDay, dates.value.zone);
+  return firstDay === null || lastDay === null || lastDay < firstDay
+    ? []
+    : clockChanges(firstDay, lastDay, dates.value.zone);
 });
+/** What belongs here is said here, once: sections without a place are of the calendar too. */
+const HERE = new Set(['unplaced_sections', 'past_last_day', 'unit_overlap']);
 const here = computed<readonly Finding[]>(() =>
-  plan.found.filter(({ stop, rule }) => stop === 'dates' || rule === 'unplaced_sections'),
+  plan.found.filter(({ stop, rule }) => stop === 'dates' || HERE.has(rule)),
 );
-
-const rows = computed(() => {
-  const spans = new Map(planned.value.sections.map(({ id, span }) => [id, span]));
-  return course.value.sections
-    .filter(({ removed }) => !removed)
-    .map((section) => {
-      const span = spans.get(section.id);
-      const week = span?.kind === 'week' ? span.week : null;
-      return {
-        id: section.id,
-        week: week?.number ?? null,
-        number: numbers.value.get(section.id) ?? '',
-        title: sectionTitle({ title: section.title, days: week }, t, locale.value),
-        follows: section.title === null,
-        days: week === null ? null : formatDays(week.first, week.last, locale.value, session.today),
-        clock:
-          week === null ? null : (clocks.value.find((at) => week.first <= at && at <= week.last) ?? null),
-        shown: section.shown,
-      };
-    });
-});
+const inside = computed(() => planned.value.sections.filter(({ span }) => span.kind !== 'outside').length);
 
 function fillSpare(): void {
-  const last = course.value.sections.at(-1)?.id ?? null;
-  let after = last;
-  const edits = planned.value.spare.map(() => {
-    const id = newId();
-    const edit = {
-      kind: 'insert' as const,
-      parent: course.value.id,
-      after,
-      node: {
-        id,
-        kind: 'section' as const,
-        title: null,
-        shown: true,
-        removed: false,
-        outside: false,
-        items: [],
-      },
-    };
-    after = id;
-    return edit;
+  let after = course.value.sections.at(-1)?.id ?? null;
+  const edits = planned.value.spare.map((): Edit => {
+    const node = newSection({ id: newId() });
+    const insert: Edit = { kind: 'insert', parent: course.value.id, after, node };
+    after = node.id;
+    return insert;
   });
   plan.change(edits);
+}
+
+function addMeeting(): void {
+  const { lastDay, slots } = planned.value;
+  const like = slots.at(-1)?.meeting;
+  const value = {
+    kind: 'added',
+    day: lastDay ?? dates.value.firstDay ?? session.today,
+    time: like?.time ?? '10:00',
+    minutes: like?.minutes ?? 60,
+    place: like?.place ?? null,
+  };
+  const id = newId();
+  proposals.propose([
+    { kind: 'set', target: course.value.id, field: `dates.changes.${id}`, value, was: null },
+  ]);
 }
 </script>
 
 <template>
   <StopHead stop="dates" />
-  <section class="format" aria-labelledby="format">
-    <WeekDiagram :weeks="planned.weeks.length" :spare="planned.spare.length" />
-    <div>
-      <h2 id="format">{{ t('setup.dates.format') }}</h2>
-      <p class="soft">{{ t('setup.dates.formatText') }}</p>
-    </div>
-  </section>
-  <h2 class="heading">{{ t('setup.dates.when') }}</h2>
-  <div class="fields">
-    <VTextField
-      id="field-firstDay"
-      class="figures-field"
-      type="date"
-      name="firstDay"
-      :model-value="dates.firstDay ?? ''"
-      :label="t('setup.dates.firstDay')"
-      :hint="dates.firstDay ? formatDay(dates.firstDay, locale, { today: '0000' }) : ''"
-      persistent-hint
-      @update:model-value="typeFirstDay"
-    />
-    <VTextField
-      id="field-weeks"
-      class="figures-field"
-      type="number"
-      name="weeks"
-      min="1"
-      :max="MAX_WEEKS"
-      :model-value="weeksTyped"
-      :label="t('setup.dates.weeks')"
-      :error-messages="weeksAreRight ? [] : [t('setup.dates.weeksWrong')]"
-      @update:model-value="typeWeeks(String($event))"
-    />
-    <VSelect
-      :model-value="dates.weekStart"
-      :items="weekdays"
-      :label="t('setup.dates.weekStart')"
-      @update:model-value="set('weekStart', $event)"
-    />
-    <VAutocomplete
-      :model-value="dates.zone"
-      :items="zones"
-      :label="t('setup.dates.zone')"
-      auto-select-first
-      @update:model-value="$event && set('zone', $event)"
-    />
+  <FormatChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
+  <template v-if="isAround">
+    <h2 class="heading">{{ t('setup.dates.around') }}</h2>
+    <AroundChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
+  </template>
+  <div class="halves">
+    <section aria-labelledby="when">
+      <h2 id="when" class="heading">{{ t('setup.dates.when') }}</h2>
+      <div class="stack">
+        <DayField
+          id="field-firstDay"
+          ref="firstDayField"
+          name="firstDay"
+          :day="dates.firstDay"
+          :label="t('setup.dates.firstDay')"
+          :readonly="isReadonly"
+          :settles="settles"
+          @day="setFirstDay"
+        />
+        <LengthFields :readonly="isReadonly" :settles="settles" @propose="proposals.propose" />
+        <div class="pair">
+          <VSelect
+            :model-value="dates.weekStart"
+            :items="weekdays"
+            :label="t('setup.dates.weekStart')"
+            :readonly="isReadonly"
+            @update:model-value="proposals.propose([edit('weekStart', $event)])"
+          />
+          <VAutocomplete
+            :model-value="dates.zone"
+            :items="zones"
+            :label="t('setup.dates.zone')"
+            auto-select-first
+            :readonly="isReadonly"
+            @update:model-value="$event && plan.change([edit('zone', $event)])"
+          />
+        </div>
+      </div>
+    </section>
+    <section aria-labelledby="pauses">
+      <h2 id="pauses" class="heading">{{ t('setup.dates.pauses') }}</h2>
+      <div class="stack">
+        <PauseList :readonly="isReadonly" @propose="proposals.propose($event)" />
+        <label v-if="!hasTogether && dates.pace === 'joining'" class="check">
+          <input
+            type="checkbox"
+            :checked="dates.pausesForJoiners"
+            :disabled="isReadonly"
+            @change="plan.change([edit('pausesForJoiners', !dates.pausesForJoiners)])"
+          />
+          {{ t('setup.dates.pausesForJoiners') }}
+        </label>
+        <HandInFields :readonly="isReadonly" />
+        <VSelect
+          :model-value="[...dates.teachingDays]"
+          :items="weekdays"
+          :label="t('setup.dates.teachingDays')"
+          :hint="t('setup.dates.teachingDaysHint')"
+          persistent-hint
+          multiple
+          :readonly="isReadonly"
+          @update:model-value="
+            $event.length > 0 &&
+            proposals.propose([
+              edit(
+                'teachingDays',
+                [...$event].sort((a, b) => a - b),
+              ),
+            ])
+          "
+        />
+      </div>
+    </section>
   </div>
+  <OffWeekChoice
+    v-if="
+      planned.midWeek ||
+      (dates.offWeek !== 'falls' && dates.firstDay && dates.format === 'weeks' && hasTogether)
+    "
+    class="off-week"
+    :readonly="isReadonly"
+    @propose="proposals.propose($event)"
+  />
+  <template v-if="dates.format === 'meetings'">
+    <h2 class="heading">{{ t('setup.dates.patterns') }}</h2>
+    <MeetingPatterns :readonly="isReadonly" @propose="proposals.propose($event)" />
+  </template>
   <dl class="results" aria-live="polite">
     <div>
       <dt>{{ t('setup.dates.lastDay') }}</dt>
       <dd class="figures">{{ planned.lastDay === null ? '–' : day(planned.lastDay) }}</dd>
     </div>
-    <div>
-      <dt>{{ t('setup.dates.calendarWeeks') }}</dt>
-      <dd class="figures">{{ planned.weeks.length }}</dd>
+    <div v-if="!isAround">
+      <dt>{{ t(`setup.dates.slots.${dates.format}`) }}</dt>
+      <dd class="figures">{{ planned.slots.length }}</dd>
     </div>
-    <div>
+    <div v-if="!isAround">
       <dt>{{ t('setup.dates.sections') }}</dt>
-      <dd class="figures">{{ planned.sections.length }}</dd>
+      <dd class="figures">{{ inside }}</dd>
     </div>
     <div v-if="clocks[0]">
       <dt>{{ t('setup.dates.clocks') }}</dt>
@@ -185,78 +213,74 @@ function fillSpare(): void {
     </div>
   </dl>
   <p v-if="planned.lastDay" class="counts soft">
-    {{ t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone }) }}
+    {{
+      dates.lastTime === null
+        ? t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone })
+        : t('setup.dates.lastTimeCounts', {
+            day: day(planned.lastDay),
+            time: dates.lastTime,
+            zone: dates.zone,
+          })
+    }}
   </p>
   <ul v-if="here.length > 0" class="findings">
-    <FindingLine
-      v-for="finding in here"
-      :key="finding.rule"
-      :finding="finding"
-      :here="finding.stop === 'dates'"
-    />
+    <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" here />
   </ul>
-  <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
-  <table class="plan">
-    <thead>
-      <tr>
-        <th>{{ t('setup.dates.week') }}</th>
-        <th>{{ t('setup.outline.columns.days') }}</th>
-        <th>{{ t('setup.outline.columns.number') }}</th>
-        <th>{{ t('setup.outline.columns.title') }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.id" :class="{ hidden: !row.shown }">
-        <td class="figures">{{ row.week ?? '' }}</td>
-        <td class="figures">
-          {{ row.days ?? t('setup.dates.unplaced') }}
-          <span v-if="row.clock" class="clock">{{
-            t('setup.dates.clockChange', { day: day(row.clock) })
-          }}</span>
-        </td>
-        <td class="figures">{{ row.number }}</td>
-        <td :class="{ follows: row.follows }">{{ row.title }}</td>
-      </tr>
-      <tr v-for="week in planned.spare" :key="`spare-${week.number}`" class="spare">
-        <td class="figures">{{ week.number }}</td>
-        <td class="figures">{{ formatDays(week.first, week.last, locale, session.today) }}</td>
-        <td />
-        <td>{{ t('setup.dates.spare') }}</td>
-      </tr>
-    </tbody>
-  </table>
-  <button v-if="planned.spare.length > 0" class="button fill" type="button" @click="fillSpare">
-    {{ t('setup.dates.fillSpare', planned.spare.length) }}
-  </button>
+  <EventFields :readonly="isReadonly" />
+  <template v-if="!isAround">
+    <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
+    <DatesTable :readonly="isReadonly" @propose="proposals.propose($event)" />
+    <div v-if="!isReadonly" class="fill">
+      <button v-if="planned.spare.length > 0" class="button" type="button" @click="fillSpare">
+        {{ t('setup.dates.fillSpare', planned.spare.length) }}
+      </button>
+      <button v-if="dates.format === 'meetings'" class="button" type="button" @click="addMeeting">
+        <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addMeeting') }}
+      </button>
+    </div>
+  </template>
+  <WhatIfDialog :proposals="proposals" />
 </template>
 
 <style scoped>
-.format {
-  display: flex;
-  align-items: center;
-  gap: 18px;
-  padding: 12px 16px;
-  border: 1px solid var(--rule);
-  border-radius: 8px;
-  background: var(--card);
-}
-
 .heading {
   margin: 18px 0 8px;
 }
 
-.fields {
+.halves {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 12px;
+  grid-template-columns: 1fr 1fr;
+  gap: 20px;
   align-items: start;
+}
+
+.stack {
+  display: grid;
+  gap: 12px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+
+.off-week {
+  margin-top: 14px;
 }
 
 .results {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 28px;
-  margin: 10px 0 0;
+  margin: 16px 0 0;
   padding: 12px 16px;
   border-top: 3px solid var(--route);
   background: var(--card);
@@ -284,49 +308,16 @@ dd {
   list-style: none;
 }
 
-.plan {
-  width: 100%;
-  border-collapse: collapse;
-  background: var(--card);
-}
-
-.plan th {
-  padding: 6px 12px;
-  border-bottom: 2px solid var(--route);
-  font-size: 12.5px;
-  font-weight: 500;
-  text-align: left;
-}
-
-.plan td {
-  padding: 5px 12px;
-  border-bottom: 1px solid var(--rule);
-}
-
-.follows,
-.hidden td {
-  color: var(--ink-soft);
-}
-
-.clock {
-  margin-left: 8px;
-  color: var(--later);
-  font-family: var(--font-text);
-  font-size: 13px;
-}
-
-.spare td {
-  background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
-  color: var(--ink-soft);
-}
-
 .fill {
+  display: flex;
+  gap: 8px;
   margin-top: 10px;
 }
 
-@media (max-width: 1240px) {
-  .fields {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+@media (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
   }
 }
 </style>

@@ -1,59 +1,73 @@
 <script setup lang="ts">
-/** What an item holds, beside the outline: a page's text, a link's address. */
-import { IconX } from '@tabler/icons-vue';
-import { addressSchema } from '@itinerary/core';
-import type { Item } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+/** What a section, a folder or an item holds, beside the outline. */
+import { IconClock, IconX } from '@tabler/icons-vue';
+import { accentSchema, isContent, isHolder, momentsOf, MAX_SUMMARY } from '@itinerary/core';
+import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { VTextarea } from 'vuetify/components/VTextarea';
 import { VTextField } from 'vuetify/components/VTextField';
+import { momentWords } from '../../learner/moment-words.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
 import TextField from '../text/TextField.vue';
 import { useDraft } from '../use-draft.ts';
+import AddressField from './AddressField.vue';
+import LengthField from './LengthField.vue';
+import OutcomeChoice from './OutcomeChoice.vue';
 
-const props = defineProps<{ item: Item; readonly: boolean }>();
-const emit = defineEmits<{ close: [] }>();
-const { t } = useI18n();
+const props = defineProps<{ node: CourseNode; readonly: boolean }>();
+const emit = defineEmits<{ close: []; moment: [field: 'due' | 'held' | 'opens'] }>();
+const { t, locale } = useI18n();
 const plan = usePlan();
+const session = useSession();
 
-const title = useDraft(
-  () => props.item.title,
-  (text) => {
-    if (text !== '') plan.set(props.item.id, 'title', text, props.item.title, { typing: true });
-  },
-);
-
-const stored = computed(() => (props.item.kind === 'link' ? (props.item.address ?? '') : ''));
-const address = ref(stored.value);
-watch(stored, (now) => {
-  if (full(address.value) !== now) address.value = now;
-});
-/** "college.example/map" is typed without its scheme more often than with it. */
-const full = (typed: string): string => {
-  const trimmed = typed.trim();
-  return trimmed === '' || /^[a-z][a-z0-9+.-]*:/i.test(trimmed) ? trimmed : `https://${trimmed}`;
+const read = (field: string): FieldValue =>
+  (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
+const set = (field: string, value: FieldValue, typing = false): void => {
+  plan.set(props.node.id, field, value, read(field), { typing });
 };
-const isAddress = computed(
-  () => address.value.trim() === '' || addressSchema.safeParse(full(address.value)).success,
-);
+const textDraft = (field: string, mayBeEmpty: boolean): ReturnType<typeof useDraft> =>
+  useDraft(
+    () => String(read(field) ?? ''),
+    (text) => {
+      if (text !== '' || mayBeEmpty) set(field, text === '' ? null : text, true);
+    },
+  );
+const title = textDraft('title', props.node.kind === 'section');
+const summary = textDraft('summary', true);
+const place = textDraft('place', true);
 
-function typeAddress(typed: string): void {
-  address.value = typed;
-  if (!isAddress.value) return;
-  const next = full(typed);
-  plan.set(props.item.id, 'address', next === '' ? null : next, stored.value === '' ? null : stored.value, {
-    typing: true,
-  });
-}
+const has = (field: string): boolean => field in props.node;
+const accent = computed(() => (isHolder(props.node) ? props.node.accent : null));
+const accents: readonly Accent[] = accentSchema.options;
+
+/** Opening, due and held, each with what it comes to. */
+const moments = computed(() => {
+  const resolved = plan.planned === null ? {} : momentsOf(plan.planned, props.node.id);
+  return (['due', 'held', 'opens'] as const)
+    .filter((field) => has(field))
+    .map((field) => {
+      const at = resolved[field];
+      const words =
+        at === undefined
+          ? t(field === 'opens' ? 'setup.outline.atOnce' : 'setup.outline.noMoment')
+          : at.kind === 'at'
+            ? momentWords(at, locale.value, session.today)
+            : t(`setup.outline.undated.${at.because}`);
+      return { field, words };
+    });
+});
 </script>
 
 <template>
   <aside
     class="panel"
-    :aria-label="t('setup.outline.panel', { title: item.title })"
+    :aria-label="t('setup.outline.panel', { title: node.title ?? t('learner.untitled') })"
     @keydown.esc="emit('close')"
   >
     <header>
-      <h2>{{ t(`learner.kinds.${item.kind}`) }}</h2>
+      <h2>{{ node.kind === 'section' ? t('setup.outline.addSection') : t(`learner.kinds.${node.kind}`) }}</h2>
       <button class="button bare square" type="button" :aria-label="t('common.close')" @click="emit('close')">
         <IconX :size="18" aria-hidden="true" />
       </button>
@@ -63,40 +77,125 @@ function typeAddress(typed: string): void {
       :label="t('setup.outline.columns.title')"
       :readonly="readonly"
       maxlength="200"
-      :error-messages="title.draft.value.trim() === '' ? [t('setup.about.titleMissing')] : []"
+      :error-messages="
+        title.draft.value.trim() === '' && node.kind !== 'section' ? [t('setup.about.titleMissing')] : []
+      "
       @update:model-value="title.typed"
       @blur="title.left"
     />
-    <TextField
-      v-if="item.kind === 'page'"
-      :target="item.id"
-      field="text"
-      :hash="item.text"
-      :label="t('setup.outline.text')"
+    <div v-if="moments.length > 0" class="moments">
+      <button
+        v-for="{ field, words } in moments"
+        :key="field"
+        type="button"
+        class="moment"
+        :disabled="readonly"
+        @click="emit('moment', field)"
+      >
+        <span class="soft"
+          ><IconClock :size="14" aria-hidden="true" /> {{ t(`setup.outline.momentNames.${field}`) }}</span
+        >
+        <span class="figures">{{ words }}</span>
+      </button>
+    </div>
+    <AddressField
+      v-if="node.kind === 'link' || node.kind === 'video'"
+      :target="node.id"
+      :address="node.address"
+      :readonly="readonly"
+    />
+    <LengthField
+      v-if="node.kind === 'video'"
+      :target="node.id"
+      :seconds="node.seconds"
+      :readonly="readonly"
     />
     <VTextField
-      v-else
-      :model-value="address"
-      class="figures-field"
-      inputmode="url"
-      name="address"
-      :label="t('setup.outline.address')"
-      :hint="t('setup.outline.addressHint')"
-      persistent-hint
+      v-if="node.kind === 'meeting'"
+      :model-value="place.draft.value"
+      name="place"
+      maxlength="200"
+      :label="t('setup.dates.patternPlace')"
       :readonly="readonly"
-      :error-messages="isAddress ? [] : [t('setup.text.addressWrong')]"
-      @update:model-value="typeAddress"
+      @update:model-value="place.typed"
+      @blur="place.left"
     />
+    <TextField
+      v-if="isContent(node)"
+      :target="node.id"
+      field="text"
+      :hash="node.text"
+      :label="t('setup.outline.text')"
+    />
+    <VTextarea
+      v-if="node.kind !== 'heading'"
+      :model-value="summary.draft.value"
+      name="summary"
+      rows="2"
+      auto-grow
+      variant="outlined"
+      density="comfortable"
+      hide-details="auto"
+      :maxlength="MAX_SUMMARY"
+      :label="t('setup.outline.summary')"
+      :readonly="readonly"
+      @update:model-value="summary.typed"
+      @blur="summary.left"
+    />
+    <label v-if="has('summaryShown') && node.kind !== 'heading'" class="check">
+      <input
+        type="checkbox"
+        :checked="read('summaryShown') === true"
+        :disabled="readonly"
+        @change="set('summaryShown', read('summaryShown') !== true)"
+      />
+      {{ t('setup.outline.summaryShown') }}
+    </label>
+    <template v-if="node.kind === 'section'">
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="node.outside"
+          :disabled="readonly"
+          @change="set('outside', !node.outside)"
+        />
+        {{ t('setup.outline.outside') }}
+      </label>
+      <label v-if="node.outside" class="check">
+        <input
+          type="checkbox"
+          :checked="node.numbered"
+          :disabled="readonly"
+          @change="set('numbered', !node.numbered)"
+        />
+        {{ t('setup.outline.numbered') }}
+      </label>
+    </template>
+    <fieldset v-if="isHolder(node)" class="accents">
+      <legend>{{ t('setup.outline.accent') }}</legend>
+      <label v-for="one in [null, ...accents]" :key="one ?? 'none'" :class="one ? `accent-${one}` : ''">
+        <input
+          type="radio"
+          name="accent"
+          :checked="accent === one"
+          :disabled="readonly"
+          @change="set('accent', one)"
+        />
+        <span class="swatch" aria-hidden="true" /> {{ t(`setup.outline.accents.${one ?? 'none'}`) }}
+      </label>
+    </fieldset>
+    <OutcomeChoice v-if="isContent(node)" :item="node" :readonly="readonly" />
   </aside>
 </template>
 
 <style scoped>
 .panel {
-  position: sticky;
-  top: 0;
   display: grid;
+  align-content: start;
   gap: 12px;
+  min-height: 0;
   padding: 12px 14px 14px;
+  overflow: auto;
   border: 1px solid var(--field-rule);
   border-top: 3px solid var(--route);
   border-radius: 6px;
@@ -109,7 +208,74 @@ header {
   justify-content: space-between;
 }
 
+.moments {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.moment {
+  display: grid;
+  flex: 1;
+  min-width: 150px;
+  padding: 4px 10px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  text-align: left;
+  cursor: pointer;
+}
+
+.moment .soft {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  font-size: 12.5px;
+}
+
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 28px;
+}
+
+input[type='checkbox'],
+input[type='radio'] {
+  accent-color: var(--bottle);
+}
+
+.accents {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.accents legend {
+  padding: 0;
+  color: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+.accents label {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  min-height: 28px;
+}
+
+.swatch {
+  width: 14px;
+  height: 14px;
+  border: 1px solid var(--field-rule);
+  border-radius: 3px;
+  background: var(--accent, transparent);
+}
+
 .panel :deep(.content) {
-  max-height: 46vh;
+  max-height: 40vh;
 }
 </style>

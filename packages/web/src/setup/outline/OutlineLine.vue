@@ -1,31 +1,41 @@
 <script setup lang="ts">
-/** One line of the outline: a section or an item, every cell edited where it stands. */
+/** One line of the outline: a section, a folder or an item, every cell edited where it stands. */
 import {
   IconChevronDown,
   IconChevronRight,
+  IconClock,
   IconEye,
   IconEyeOff,
-  IconFilePlus,
+  IconFlag3Filled,
   IconGripVertical,
   IconPencil,
+  IconPlus,
   IconTrash,
 } from '@tabler/icons-vue';
-import { computed, ref } from 'vue';
+import type { Resolved } from '@itinerary/core';
+import { computed, onUpdated, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../app/dates.ts';
 import ItemSign from '../../learner/ItemSign.vue';
+import { momentWords } from '../../learner/moment-words.ts';
 import { sectionTitle } from '../../learner/titles.ts';
 import { useSession } from '../../stores/session.ts';
+import { countDrawing } from '../../ui/drawings.ts';
+import type { Column } from './columns.ts';
 import MinutesCell from './MinutesCell.vue';
 import type { Drop } from './moves.ts';
 import { useRowDrag } from './row-drag.ts';
-import type { OutlineRow } from './rows.ts';
+import type { ItemRow, SectionRow } from './rows.ts';
 import TitleCell from './TitleCell.vue';
 
 const props = defineProps<{
-  row: Exclude<OutlineRow, { kind: 'spare' }>;
+  row: SectionRow | ItemRow;
+  columns: readonly Column[];
   readonly: boolean;
   opened: boolean;
+  selected: boolean;
+  /** Of the lines as they stand, from 1. */
+  index: number;
 }>();
 const emit = defineEmits<{
   title: [title: string];
@@ -35,113 +45,202 @@ const emit = defineEmits<{
   open: [];
   add: [];
   fold: [];
+  select: [extend: boolean];
+  moment: [field: 'due' | 'held' | 'opens'];
   drop: [dragged: string, drop: Drop];
-  next: [event: KeyboardEvent];
+  next: [];
 }>();
 const { t, locale } = useI18n();
 const session = useSession();
+onUpdated(() => countDrawing('outline-line'));
+
+const holds = computed(() => props.row.kind === 'section' || props.row.of === 'folder');
 const line = ref<HTMLElement | null>(null);
 const grip = ref<HTMLElement | null>(null);
-const { isDragging, edge } = useRowDrag(props.row.id, line, grip, (dragged, drop) =>
-  emit('drop', dragged, drop),
+const { isDragging, edge } = useRowDrag(
+  () => props.row.id,
+  () => holds.value,
+  line,
+  grip,
+  (dragged, drop) => emit('drop', dragged, drop),
 );
 
-const node = computed(() => (props.row.kind === 'section' ? props.row.section : props.row.item));
-const following = computed(() =>
-  props.row.kind === 'section' ? sectionTitle({ title: null, days: props.row.days }, t, locale.value) : '',
+const slot = computed(() =>
+  props.row.kind === 'section' && props.row.span.kind === 'slot' ? props.row.span.slot : null,
 );
-const name = computed(() => node.value.title ?? following.value);
-const days = computed(() => {
-  if (props.row.kind !== 'section') return '';
-  if (props.row.days !== null)
-    return formatDays(props.row.days.first, props.row.days.last, locale.value, session.today);
-  return props.row.unplaced ? t('setup.dates.unplaced') : '';
+/** The title that follows the dates, until somebody types one. */
+const following = computed(() =>
+  props.row.kind === 'section'
+    ? sectionTitle({ title: null, days: slot.value, meeting: slot.value?.meeting ?? null }, t, locale.value)
+    : '',
+);
+const name = computed(() => props.row.title ?? following.value);
+
+const words = (resolved: Resolved): string =>
+  resolved.kind === 'at'
+    ? momentWords(resolved, locale.value, session.today)
+    : t(`setup.outline.undated.${resolved.because}`);
+
+const when = computed(() => {
+  const { row } = props;
+  if (row.kind === 'item') return row.when === null ? '' : words(row.when);
+  if (slot.value !== null) return formatDays(slot.value.first, slot.value.last, locale.value, session.today);
+  if (row.span.kind === 'own') {
+    return t('learner.ownDays', { first: row.span.own.firstOwn, last: row.span.own.lastOwn });
+  }
+  if (row.span.kind === 'unplaced') return t('setup.dates.unplaced');
+  return row.outside ? t('setup.dates.outside') : '';
 });
+const isWrong = computed(() => {
+  const { row } = props;
+  return row.kind === 'section' ? row.span.kind === 'unplaced' : row.when?.kind === 'undated';
+});
+const momentField = computed(() =>
+  props.row.kind === 'item' && props.row.of === 'meeting' ? 'held' : 'due',
+);
+const has = (column: Column): boolean => props.columns.includes(column);
 </script>
 
 <template>
-  <tr
+  <div
     ref="line"
-    :class="['line', row.kind, edge, { dim: row.dim, dragging: isDragging, opened }]"
+    role="row"
+    :aria-rowindex="index + 1"
+    :aria-selected="selected"
+    :class="[
+      'line',
+      row.kind,
+      edge,
+      row.accent ? `accent-${row.accent}` : '',
+      { dim: row.dim, dragging: isDragging, opened, selected },
+    ]"
     :data-row="row.id"
   >
-    <td class="grip-cell">
+    <span role="cell" class="grip-cell">
       <span ref="grip" class="grip" :title="t('setup.outline.drag')" aria-hidden="true">
         <IconGripVertical v-if="!readonly" :size="16" />
       </span>
-    </td>
-    <td class="number figures">{{ row.number ?? '·' }}</td>
-    <td class="title">
-      <span class="title-box">
-        <button
-          v-if="row.kind === 'section'"
-          type="button"
-          class="icon"
-          :aria-expanded="!row.folded"
-          :aria-label="t('setup.outline.fold', { title: name })"
-          @click="emit('fold')"
-        >
-          <component :is="row.folded ? IconChevronRight : IconChevronDown" :size="16" aria-hidden="true" />
-        </button>
-        <ItemSign v-else :kind="row.item.kind" class="sign" />
-        <TitleCell
-          :title="node.title ?? ''"
-          :placeholder="following"
-          :label="
-            t(row.kind === 'section' ? 'setup.outline.sectionTitle' : 'setup.outline.itemTitle', {
-              number: row.number ?? '',
-            })
-          "
-          :strong="row.kind === 'section'"
-          :readonly="readonly"
-          :may-be-empty="row.kind === 'section'"
-          @typed="emit('title', $event)"
-          @next="emit('next', $event)"
+      <input
+        v-if="!readonly"
+        type="checkbox"
+        class="select"
+        :checked="selected"
+        :aria-label="t('setup.outline.select', { title: name })"
+        data-cell="select"
+        @click="emit('select', $event.shiftKey)"
+      />
+    </span>
+    <span role="cell" class="number figures">{{ row.number ?? '·' }}</span>
+    <span role="cell" class="title">
+      <span
+        v-if="row.kind === 'item' && row.depth > 0"
+        :style="{ width: `${18 * row.depth}px` }"
+        class="indent"
+      />
+      <button
+        v-if="holds"
+        type="button"
+        class="icon"
+        :aria-expanded="!row.folded"
+        :aria-label="t('setup.outline.fold', { title: name })"
+        tabindex="-1"
+        @click="emit('fold')"
+      >
+        <component :is="row.folded ? IconChevronRight : IconChevronDown" :size="16" aria-hidden="true" />
+      </button>
+      <ItemSign v-if="row.kind === 'item'" :kind="row.of" class="sign" />
+      <TitleCell
+        :title="row.title ?? ''"
+        :placeholder="following"
+        :label="
+          t(row.kind === 'section' ? 'setup.outline.sectionTitle' : 'setup.outline.itemTitle', {
+            number: row.number ?? '',
+          })
+        "
+        :strong="holds"
+        :readonly="readonly"
+        :may-be-empty="row.kind === 'section'"
+        @typed="emit('title', $event)"
+        @next="emit('next')"
+      />
+    </span>
+    <span v-if="has('when')" role="cell" :class="['when figures', { wrong: isWrong }]">
+      <button
+        v-if="row.kind === 'item' && row.mayBeDue && !readonly"
+        type="button"
+        class="moment"
+        data-cell="when"
+        :aria-label="
+          t(`setup.outline.${momentField}Of`, { title: name, when: when || t('setup.outline.noMoment') })
+        "
+        @click="emit('moment', momentField)"
+      >
+        <component
+          :is="momentField === 'due' ? IconFlag3Filled : IconClock"
+          v-if="when"
+          :size="12"
+          aria-hidden="true"
         />
-      </span>
-    </td>
-    <td :class="['days figures', { unplaced: row.kind === 'section' && row.unplaced }]">{{ days }}</td>
-    <td class="minutes figures">
-      <template v-if="row.kind === 'section'">{{
-        row.minutes > 0 ? formatMinutes(row.minutes) : ''
-      }}</template>
+        {{ when || '–' }}
+      </button>
+      <template v-else>{{ when }}</template>
+    </span>
+    <span v-if="has('opens')" role="cell" class="opens figures">
+      <button
+        v-if="!readonly"
+        type="button"
+        class="moment"
+        data-cell="opens"
+        :aria-label="
+          t('setup.outline.opensOf', {
+            title: name,
+            when: row.opens ? words(row.opens) : t('setup.outline.atOnce'),
+          })
+        "
+        @click="emit('moment', 'opens')"
+      >
+        {{ row.opens ? words(row.opens) : '–' }}
+      </button>
+      <template v-else>{{ row.opens ? words(row.opens) : '' }}</template>
+    </span>
+    <span v-if="has('minutes')" role="cell" class="minutes figures">
+      <template v-if="holds">{{ row.minutes ? formatMinutes(row.minutes) : '' }}</template>
       <MinutesCell
-        v-else
-        :minutes="row.item.minutes"
-        :label="t('setup.outline.minutesOf', { title: row.item.title })"
+        v-else-if="row.kind === 'item' && row.of !== 'heading'"
+        :minutes="row.minutes"
+        :label="t('setup.outline.minutesOf', { title: name })"
         :readonly="readonly"
         @typed="emit('minutes', $event)"
       />
-    </td>
-    <td class="shown">
+    </span>
+    <span v-if="has('shown')" role="cell" class="shown">
       <button
         type="button"
         class="icon"
         :disabled="readonly"
-        :aria-pressed="node.shown"
+        :aria-pressed="row.shown"
         :aria-label="t('setup.outline.shownTo', { title: name })"
-        :title="t(node.shown ? 'setup.outline.isShown' : 'setup.outline.isHidden')"
+        :title="t(row.shown ? 'setup.outline.isShown' : 'setup.outline.isHidden')"
         data-cell="shown"
-        @click="emit('shown', !node.shown)"
+        @click="emit('shown', !row.shown)"
       >
-        <component :is="node.shown ? IconEye : IconEyeOff" :size="17" aria-hidden="true" />
+        <component :is="row.shown ? IconEye : IconEyeOff" :size="17" aria-hidden="true" />
       </button>
-    </td>
-    <td class="acts">
+    </span>
+    <span role="cell" class="acts">
       <template v-if="!readonly">
         <button
-          v-if="row.kind === 'section'"
+          v-if="holds"
           type="button"
           class="icon"
           :aria-label="t('setup.outline.addTo', { title: name })"
           :title="t('setup.outline.addPage')"
-          data-cell="act"
+          data-cell="add"
           @click="emit('add')"
         >
-          <IconFilePlus :size="17" aria-hidden="true" />
+          <IconPlus :size="17" aria-hidden="true" />
         </button>
         <button
-          v-else
           type="button"
           class="icon"
           :aria-label="t('setup.outline.openItem', { title: name })"
@@ -163,27 +262,55 @@ const days = computed(() => {
           <IconTrash :size="17" aria-hidden="true" />
         </button>
       </template>
-    </td>
-  </tr>
+    </span>
+  </div>
 </template>
 
 <style scoped>
-.line td {
-  height: 32px;
-  padding: 1px 6px;
+.line {
+  display: grid;
+  grid-template-columns: var(--columns);
+  align-items: center;
+  height: 34px;
   border-bottom: 1px solid var(--rule);
+  background: var(--card);
 }
 
-.section td {
-  height: 36px;
-  border-top: 2px solid var(--route);
+.line > span {
+  min-width: 0;
+  padding: 0 6px;
+}
+
+.section {
+  border-top: 2px solid var(--accent, var(--route));
   background: color-mix(in srgb, var(--mist) 70%, var(--card));
   font-weight: 500;
 }
 
-.section .number {
-  font-size: 15px;
-  font-weight: 650;
+.item[class*='accent-'] {
+  box-shadow: inset 3px 0 0 var(--accent);
+}
+
+.grip-cell {
+  display: flex;
+  align-items: center;
+  padding: 0 0 0 2px !important;
+}
+
+.grip {
+  display: grid;
+  place-items: center;
+  width: 20px;
+  height: 28px;
+  color: var(--field-rule);
+  cursor: grab;
+}
+
+.select {
+  width: 16px;
+  height: 16px;
+  margin: 4px;
+  accent-color: var(--bottle);
 }
 
 .number {
@@ -193,20 +320,20 @@ const days = computed(() => {
 
 .section .number {
   color: var(--ink);
+  font-size: 15px;
+  font-weight: 650;
 }
 
 .title {
-  width: 100%;
-}
-
-.title-box {
   display: flex;
   align-items: center;
   gap: 4px;
 }
 
-.item .title-box {
-  padding-left: 4px;
+.indent {
+  flex: none;
+  align-self: stretch;
+  border-right: 1px solid var(--rule);
 }
 
 .sign {
@@ -214,8 +341,11 @@ const days = computed(() => {
   color: var(--ink-soft);
 }
 
-.days,
+.when,
+.opens,
 .minutes {
+  overflow: hidden;
+  font-size: 13.5px;
   white-space: nowrap;
 }
 
@@ -223,7 +353,8 @@ const days = computed(() => {
   text-align: right;
 }
 
-.unplaced {
+.wrong,
+.wrong .moment {
   color: var(--blocker);
   font-family: var(--font-text);
   font-weight: 600;
@@ -234,12 +365,33 @@ const days = computed(() => {
 }
 
 .acts {
+  display: flex;
+  justify-content: flex-end;
+}
+
+.moment {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  max-width: 100%;
+  min-height: 28px;
+  padding: 0 6px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  text-align: left;
   white-space: nowrap;
+  cursor: pointer;
+}
+
+.moment:hover {
+  border-color: var(--field-rule);
 }
 
 .icon {
   display: inline-grid;
   place-items: center;
+  flex: none;
   width: 26px;
   height: 26px;
   padding: 0;
@@ -255,35 +407,22 @@ const days = computed(() => {
   color: var(--ink);
 }
 
-.grip-cell {
-  width: 22px;
-  padding: 0 0 0 2px !important;
-}
-
-.grip {
-  display: grid;
-  place-items: center;
-  width: 20px;
-  height: 28px;
-  color: var(--field-rule);
-  cursor: grab;
-}
-
 .dim .number,
 .dim .title :deep(input),
-.dim .days,
+.dim .when,
+.dim .opens,
 .dim .minutes,
 .dim .minutes :deep(input) {
   color: var(--ink-soft);
-  text-decoration-line: none;
   font-style: italic;
 }
 
-.opened td {
+.selected {
   background: var(--bottle-pale);
 }
 
-.opened td:first-child {
+.opened {
+  background: var(--bottle-pale);
   box-shadow: inset 3px 0 0 var(--bottle);
 }
 
@@ -291,11 +430,15 @@ const days = computed(() => {
   opacity: 0.4;
 }
 
-.top td {
+.top {
   box-shadow: inset 0 3px 0 var(--bottle);
 }
 
-.bottom td {
+.bottom {
   box-shadow: inset 0 -3px 0 var(--bottle);
+}
+
+.into {
+  box-shadow: inset 0 0 0 2px var(--bottle);
 }
 </style>

@@ -1,159 +1,243 @@
 <script setup lang="ts">
-import { IconFilePlus, IconLinkPlus, IconPlus } from '@tabler/icons-vue';
-import { findNode, livingItems, livingSections } from '@itinerary/core';
-import type { Item, MoveEdit } from '@itinerary/core';
+import { IconCopy, IconListNumbers } from '@tabler/icons-vue';
+import {
+  allLivingItems,
+  copySection,
+  duplicateNodes,
+  findNode,
+  isHolder,
+  ITEM_KINDS,
+  livingItems,
+  livingSections,
+  newItem,
+  newSection,
+  numberOf,
+  sectionOf,
+  share,
+} from '@itinerary/core';
+import type { Edit, FieldValue, ItemKind, MoveEdit } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
-import { formatDays } from '../../app/dates.ts';
 import { fold } from '../../desk/filter.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { useSession } from '../../stores/session.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
 import StopHead from '../StopHead.vue';
-import { nextCell } from './cells.ts';
+import AddMenu from './AddMenu.vue';
+import { COLUMNS, useColumns } from './columns.ts';
+import type { Column } from './columns.ts';
+import CopyDialog from './CopyDialog.vue';
 import ItemPanel from './ItemPanel.vue';
-import { moveByDrop, moveByOne } from './moves.ts';
-import type { Drop } from './moves.ts';
-import OutlineLine from './OutlineLine.vue';
-import { outlineRows } from './rows.ts';
+import LayoutDialog from './LayoutDialog.vue';
+import MomentDialog from './MomentDialog.vue';
+import type { MomentAsk } from './MomentDialog.vue';
+import MoveDialog from './MoveDialog.vue';
+import { movable, moveByDrop, moveByOne, placeAll } from './moves.ts';
+import type { Drop, Seat } from './moves.ts';
+import OutlineTable from './OutlineTable.vue';
+import { isNodeRow, outlineRows } from './rows.ts';
+import type { Filter, ItemRow, OutlineRow, SectionRow } from './rows.ts';
+import SelectionBar from './SelectionBar.vue';
+import { useSelection } from './selection.ts';
 
-const { t, locale } = useI18n();
+type Node = SectionRow | ItemRow;
+
+const { t } = useI18n();
 const route = useRoute();
 const plan = usePlan();
-const session = useSession();
-const table = ref<HTMLElement | null>(null);
-const folded = ref(new Set<string>());
+const table = ref<{ focus: (id: string, cell?: string) => Promise<void> } | null>(null);
+const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
+const only = ref<Filter['only']>('all');
 const opened = ref<string | null>(null);
 const said = ref('');
+const columns = useColumns();
+const asked = ref<MomentAsk | null>(null);
+const isCopying = ref(false);
+const isLayingOut = ref(false);
+const moving = ref<readonly string[] | null>(null);
 
 const course = computed(() => plan.course!);
 const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
-const isFinding = computed(() => find.value.trim() !== '');
-const rows = computed(() =>
-  outlineRows(
-    course.value,
-    folded.value,
-    (title) => fold(title).includes(fold(find.value.trim())),
-    isFinding.value,
-  ),
+const filter = computed<Filter>(() => {
+  const wanted = fold(find.value.trim());
+  return {
+    matches: (title) => fold(title).includes(wanted),
+    only: only.value,
+    isOff: wanted === '' && only.value === 'all',
+  };
+});
+/** A line that says the same is the same object, so that it is not drawn again. */
+const rows = computed<readonly OutlineRow[]>((before) =>
+  share(before ?? [], plan.planned === null ? [] : outlineRows(plan.planned, folded.value, filter.value)),
 );
+const order = computed(() => rows.value.filter(isNodeRow).map(({ id }) => id));
 const sections = computed(() => livingSections(course.value));
-const itemCount = computed(() =>
-  sections.value.reduce((sum, section) => sum + livingItems(section).length, 0),
-);
-const openedItem = computed(() => {
+const itemCount = computed(() => sections.value.reduce((sum, one) => sum + allLivingItems(one).length, 0));
+const selection = useSelection((id) => {
+  const place = findNode(course.value, id);
+  return place !== null && !place.node.removed;
+});
+const openedNode = computed(() => {
   const place = opened.value === null ? null : findNode(course.value, opened.value);
-  return place !== null &&
-    place.node.kind !== 'section' &&
-    !place.node.removed &&
-    place.section?.removed === false
-    ? { item: place.node, section: place.section }
-    : null;
+  const isThere = place !== null && !place.node.removed && place.above.every(({ removed }) => !removed);
+  return isThere ? place.node : null;
 });
 
 const { isItemOpen } = useActs();
-watch(openedItem, (now) => (isItemOpen.value = now !== null));
+watch(openedNode, (now) => (isItemOpen.value = now !== null));
 onBeforeUnmount(() => (isItemOpen.value = false));
 
-const cellOf = (row: string, cell: string): HTMLElement | null =>
-  table.value?.querySelector<HTMLElement>(`[data-row="${row}"] [data-cell="${cell}"]`) ?? null;
-
-async function focus(row: string, cell = 'title'): Promise<void> {
+async function focus(id: string, cell?: string): Promise<void> {
   await nextTick();
-  const element = cellOf(row, cell);
-  element?.focus();
-  element?.scrollIntoView({ block: 'nearest' });
-  if (element instanceof HTMLInputElement) element.select();
+  await table.value?.focus(id, cell);
 }
 
-/** New things go below where one is: the row in focus, or the opened item, or the end. */
+/** New things go below where one is: the line in focus, or the end. */
 const focusedRow = ref<string | null>(null);
+const here = computed(() => {
+  const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
+  return place === null || place.node.removed ? null : place;
+});
 
 async function addSection(): Promise<void> {
-  const id = newId();
-  const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
-  const after = place === null ? (sections.value.at(-1)?.id ?? null) : (place.section?.id ?? place.node.id);
-  const node = {
-    id,
-    kind: 'section' as const,
-    title: null,
-    shown: true,
-    removed: false,
-    outside: false,
-    items: [],
-  };
-  if (plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) await focus(id);
+  const after = here.value === null ? (sections.value.at(-1)?.id ?? null) : sectionOf(here.value).id;
+  const node = newSection({ id: newId() });
+  if (plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) await focus(node.id);
 }
 
-async function addItem(kind: Item['kind'], sectionId?: string): Promise<void> {
-  const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
-  const section =
-    sections.value.find(({ id }) => id === (sectionId ?? place?.section?.id ?? place?.node.id)) ??
-    sections.value.at(-1);
-  if (section === undefined) {
+/** Into the line that one is at when it holds things, else after it. */
+function seatForItem(holderId?: string): Seat | null {
+  if (holderId !== undefined) {
+    const node = findNode(course.value, holderId)?.node;
+    return node !== undefined && isHolder(node)
+      ? { parent: node.id, after: livingItems(node).at(-1)?.id ?? null }
+      : null;
+  }
+  const place = here.value;
+  if (place !== null && !isHolder(place.node)) return { parent: place.parent, after: place.node.id };
+  const holder = place !== null && isHolder(place.node) ? place.node : sections.value.at(-1);
+  return holder === undefined ? null : { parent: holder.id, after: livingItems(holder).at(-1)?.id ?? null };
+}
+
+async function addItem(kind: ItemKind, holderId?: string): Promise<void> {
+  const seat = seatForItem(holderId);
+  if (seat === null) {
     await addSection();
     return addItem(kind);
   }
-  const isBelow = sectionId === undefined && place?.section?.id === section.id;
-  const after = isBelow ? place.node.id : (livingItems(section).at(-1)?.id ?? null);
-  const id = newId();
-  const common = { id, shown: true, removed: false, minutes: null };
-  const node: Item =
-    kind === 'page'
-      ? { ...common, kind, title: t('setup.outline.newPage'), text: null }
-      : { ...common, kind, title: t('setup.outline.newLink'), address: null };
+  const node = newItem(kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
   const next = new Set(folded.value);
-  if (next.delete(section.id)) folded.value = next;
-  if (!plan.change([{ kind: 'insert', parent: section.id, after, node }])) return;
-  opened.value = id;
-  await focus(id);
+  if (next.delete(seat.parent)) folded.value = next;
+  find.value = '';
+  only.value = 'all';
+  if (!plan.change([{ kind: 'insert', ...seat, node }])) return;
+  if (kind !== 'heading' && kind !== 'folder') opened.value = node.id;
+  await focus(node.id);
 }
 
-async function moved(edit: MoveEdit | null, id: string): Promise<void> {
-  if (edit === null || !plan.change([edit])) return;
-  await nextTick();
-  const row = rows.value.find((one) => one.id === id);
-  const where = row !== undefined && row.kind !== 'spare' ? row.number : null;
-  said.value = t('setup.outline.movedTo', { place: where ?? '·' });
+/** All that are selected, when the line is one of them; else the line alone. */
+const group = (id: string): readonly string[] =>
+  selection.ids.value.has(id) ? movable(course.value, [...selection.ids.value], id) : [id];
+
+function moved(edits: readonly MoveEdit[] | null, id: string): boolean {
+  if (edits === null || !plan.change(edits)) return false;
+  const place = plan.planned === null ? null : numberOf(plan.planned, id);
+  said.value = t(course.value.state === 'live' ? 'setup.outline.movedLive' : 'setup.outline.movedTo', {
+    place: place ?? '·',
+  });
+  return true;
 }
 
-async function remove(id: string, title: string): Promise<void> {
-  const at = rows.value.findIndex((row) => row.id === id);
-  if (!plan.change([{ kind: 'remove', target: id }])) return;
-  plan.tell({ kind: 'removed', title });
-  const next = rows.value[Math.min(at, rows.value.length - 1)];
-  if (next !== undefined && next.kind !== 'spare') await focus(next.id);
+async function step(id: string, way: 'up' | 'down', cell: string): Promise<void> {
+  if (isReadonly.value || !filter.value.isOff) return;
+  moved(
+    moveByOne(course.value, group(id), way, (holder) => folded.value.has(holder)),
+    id,
+  );
+  await focus(id, cell);
 }
 
-async function onKey(event: KeyboardEvent): Promise<void> {
-  const cell = (event.target as HTMLElement).closest<HTMLElement>('[data-cell]');
-  const row = cell?.closest<HTMLElement>('[data-row]')?.dataset['row'];
-  if (cell === null || row === undefined) return;
-  const name = cell.dataset['cell'] ?? 'title';
-  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-    event.preventDefault();
-    if (isReadonly.value || isFinding.value) return;
-    await moved(moveByOne(course.value, row, event.key === 'ArrowUp' ? 'up' : 'down'), row);
-    await nextTick();
-    cellOf(row, name)?.focus();
-    return;
-  }
-  const next = nextCell(table.value, cell, event);
-  if (next === null) return;
-  event.preventDefault();
-  next.focus();
-  if (next instanceof HTMLInputElement) next.select();
+function drop(dragged: string, where: Drop): void {
+  if (!isReadonly.value) moved(moveByDrop(course.value, group(dragged), where), dragged);
 }
 
-function down(event: KeyboardEvent): void {
-  const cell = (event.target as HTMLElement).closest<HTMLElement>('[data-cell]');
-  const next =
-    cell === null ? null : nextCell(table.value, cell, new KeyboardEvent('keydown', { key: 'ArrowDown' }));
-  next?.focus();
+function move(seat: Seat): void {
+  const ids = moving.value ?? [];
+  moving.value = null;
+  if (ids[0] !== undefined) moved(placeAll(ids, seat), ids[0]);
+}
+
+async function remove(row: Node): Promise<void> {
+  const at = order.value.indexOf(row.id);
+  if (!plan.change([{ kind: 'remove', target: row.id }])) return;
+  plan.tell({ kind: 'removed', title: row.title ?? t('learner.untitled') });
+  const next = order.value[Math.min(at, order.value.length - 1)];
+  if (next !== undefined) await focus(next);
+}
+
+const chosenIds = computed(() => order.value.filter((id) => selection.ids.value.has(id)));
+const dueIds = computed(() =>
+  chosenIds.value.filter((id) => {
+    const node = findNode(course.value, id)?.node;
+    return node !== undefined && 'due' in node;
+  }),
+);
+
+function showAll(shown: boolean): void {
+  const edits = chosenIds.value.flatMap((target): Edit[] => {
+    const was = findNode(course.value, target)?.node.shown;
+    return was === undefined || was === shown
+      ? []
+      : [{ kind: 'set', target, field: 'shown', value: shown, was }];
+  });
+  plan.change(edits);
+}
+
+function removeAll(): void {
+  const ids = chosenIds.value;
+  const edits = ids.map((target): Edit => ({ kind: 'remove', target }));
+  if (plan.change(edits))
+    plan.tell({ kind: 'removed', title: t('setup.outline.selected', { count: ids.length }, ids.length) });
+  selection.clear();
+}
+
+function duplicateAll(): void {
+  plan.change(duplicateNodes(course.value, chosenIds.value, newId));
+}
+
+function ask(ids: readonly string[], field: MomentAsk['field'], title: string): void {
+  const node = ids[0] === undefined ? undefined : findNode(course.value, ids[0])?.node;
+  if (node === undefined) return;
+  const moment = (node as Partial<Record<MomentAsk['field'], MomentAsk['moment']>>)[field] ?? null;
+  asked.value = { ids, field, title, moment };
+}
+
+function askFor(row: Node, field: MomentAsk['field']): void {
+  const ids = group(row.id).filter((id) => field in (findNode(course.value, id)?.node ?? {}));
+  ask(ids.length > 0 ? ids : [row.id], field, row.title ?? t('learner.untitled'));
+}
+
+function setMoments(edits: readonly Edit[]): void {
+  asked.value = null;
+  plan.change(
+    edits.map((edit) => {
+      if (edit.kind !== 'set') return edit;
+      const node = findNode(course.value, edit.target)?.node as Record<string, unknown> | undefined;
+      return { ...edit, was: (node?.[edit.field] ?? null) as FieldValue };
+    }),
+  );
+}
+
+function copied(edits: ReturnType<typeof copySection>): void {
+  isCopying.value = false;
+  plan.change(edits);
+}
+
+function setMinutes(row: ItemRow, minutes: number | null): void {
+  plan.set(row.id, 'minutes', minutes, row.minutes, { typing: true });
 }
 
 function toggle(id: string): void {
@@ -161,186 +245,212 @@ function toggle(id: string): void {
   if (!next.delete(id)) next.add(id);
   folded.value = next;
 }
+const foldAll = (): void => {
+  folded.value = folded.value.size > 0 ? new Set() : new Set(sections.value.map(({ id }) => id));
+};
+
+function toggleColumn(column: Column): void {
+  columns.value = columns.value.includes(column)
+    ? columns.value.filter((one) => one !== column)
+    : COLUMNS.filter((one) => one === column || columns.value.includes(one));
+}
 
 /** Coming from a finding: the line that it is about. */
 async function showPlace(): Promise<void> {
+  if (route.hash === '#field-largestUpload') isLayingOut.value = true;
   const at = route.query['at'];
-  if (typeof at !== 'string') return;
-  const place = findNode(course.value, at);
+  const place = typeof at === 'string' ? findNode(course.value, at) : null;
   if (place === null) return;
-  if (place.node.kind !== 'section') opened.value = at;
-  await focus(at);
+  const next = new Set(folded.value);
+  place.above.forEach(({ id }) => next.delete(id));
+  folded.value = next;
+  if (!isHolder(place.node)) opened.value = place.node.id;
+  await focus(place.node.id);
 }
 onMounted(showPlace);
-watch(() => route.query['at'], showPlace);
+watch(() => [route.query['at'], route.hash], showPlace);
 </script>
 
 <template>
-  <StopHead stop="outline" />
-  <div class="tools">
-    <template v-if="!isReadonly">
-      <button class="button main" type="button" @click="addSection">
-        <IconPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
+  <div class="outline-stop">
+    <StopHead stop="outline" />
+    <div class="tools">
+      <AddMenu v-if="!isReadonly" @section="addSection" @item="addItem($event)" />
+      <span class="spacer" />
+      <button v-if="!isReadonly" class="button" type="button" @click="isCopying = true">
+        <IconCopy :size="17" aria-hidden="true" /> {{ t('setup.outline.copyUnit') }}
       </button>
-      <button class="button" type="button" @click="addItem('page')">
-        <IconFilePlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addPage') }}
+      <button class="button" type="button" @click="isLayingOut = true">
+        <IconListNumbers :size="17" aria-hidden="true" /> {{ t('setup.layout.button') }}
       </button>
-      <button class="button" type="button" @click="addItem('link')">
-        <IconLinkPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addLink') }}
+    </div>
+    <div class="tools">
+      <FindField
+        v-model="find"
+        :label="t('setup.outline.findLabel')"
+        :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
+      />
+      <select v-model="only" class="only" :aria-label="t('setup.outline.only')">
+        <option value="all">{{ t('setup.outline.onlyAll') }}</option>
+        <option value="due">{{ t('setup.outline.onlyDue') }}</option>
+        <option value="hidden">{{ t('setup.outline.onlyHidden') }}</option>
+        <option v-for="kind in ITEM_KINDS" :key="kind" :value="kind">{{ t(`learner.kinds.${kind}`) }}</option>
+      </select>
+      <button class="button small" type="button" @click="foldAll">
+        {{ t(folded.size > 0 ? 'setup.outline.unfoldAll' : 'setup.outline.foldAll') }}
       </button>
-    </template>
-    <span class="spacer" />
-    <FindField
-      v-model="find"
-      :label="t('setup.outline.findLabel')"
-      :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
+      <span class="spacer" />
+      <span class="columns" role="group" :aria-label="t('setup.outline.columnsLabel')">
+        <button
+          v-for="column in COLUMNS"
+          :key="column"
+          type="button"
+          class="column"
+          :aria-pressed="columns.includes(column)"
+          @click="toggleColumn(column)"
+        >
+          {{ t(`setup.outline.columns.${column}`) }}
+        </button>
+      </span>
+    </div>
+    <SelectionBar
+      v-if="chosenIds.length > 0 && !isReadonly"
+      :count="chosenIds.length"
+      :may-be-due="dueIds.length > 0"
+      @shown="showAll"
+      @due="ask(dueIds, 'due', t('setup.outline.selected', { count: dueIds.length }, dueIds.length))"
+      @move="moving = movable(course, chosenIds, chosenIds[0] ?? '')"
+      @duplicate="duplicateAll"
+      @remove="removeAll"
+      @clear="selection.clear"
     />
-  </div>
-  <p class="visually-hidden" role="status">{{ said }}</p>
-  <div :class="['sides', { beside: openedItem !== null }]">
-    <div class="scroll">
-      <table
+    <p class="visually-hidden" role="status">{{ said }}</p>
+    <div :class="['sides', { beside: openedNode !== null }]">
+      <OutlineTable
         v-if="rows.length > 0"
         ref="table"
-        class="outline"
-        @keydown="onKey"
-        @focusin="
-          focusedRow =
-            ($event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row'] ?? focusedRow
+        :rows="rows"
+        :columns="openedNode === null ? columns : columns.filter((column) => column === 'shown')"
+        :readonly="isReadonly"
+        :opened="opened"
+        :selected="selection.ids.value"
+        @title="
+          (row, title) => plan.set(row.id, 'title', title === '' ? null : title, row.title, { typing: true })
         "
-      >
-        <caption class="visually-hidden">
-          {{
-            t('setup.outline.caption')
-          }}
-        </caption>
-        <thead>
-          <tr>
-            <th class="grip-head">
-              <span class="visually-hidden">{{ t('setup.outline.columns.drag') }}</span>
-            </th>
-            <th>{{ t('setup.outline.columns.number') }}</th>
-            <th>{{ t('setup.outline.columns.title') }}</th>
-            <th>{{ t('setup.outline.columns.days') }}</th>
-            <th class="right">{{ t('setup.outline.columns.minutes') }}</th>
-            <th>{{ t('setup.outline.columns.shown') }}</th>
-            <th>
-              <span class="visually-hidden">{{ t('setup.outline.columns.acts') }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="row in rows" :key="row.id">
-            <tr v-if="row.kind === 'spare'" class="spare">
-              <td colspan="3">{{ t('setup.outline.spare', { number: row.week.number }) }}</td>
-              <td class="figures">{{ formatDays(row.week.first, row.week.last, locale, session.today) }}</td>
-              <td colspan="3" />
-            </tr>
-            <OutlineLine
-              v-else
-              :row="row"
-              :readonly="isReadonly"
-              :opened="row.id === opened"
-              @title="
-                plan.set(
-                  row.id,
-                  'title',
-                  $event === '' ? null : $event,
-                  row.kind === 'section' ? row.section.title : row.item.title,
-                  { typing: true },
-                )
-              "
-              @minutes="
-                plan.set(row.id, 'minutes', $event, row.kind === 'item' ? row.item.minutes : null, {
-                  typing: true,
-                })
-              "
-              @shown="plan.set(row.id, 'shown', $event, !$event)"
-              @remove="
-                remove(
-                  row.id,
-                  (row.kind === 'section' ? row.section.title : row.item.title) ?? t('learner.untitled'),
-                )
-              "
-              @open="opened = opened === row.id ? null : row.id"
-              @add="addItem('page', row.id)"
-              @fold="toggle(row.id)"
-              @drop="(dragged: string, drop: Drop) => moved(moveByDrop(course, dragged, drop), dragged)"
-              @next="down"
-            />
-          </template>
-        </tbody>
-      </table>
+        @minutes="setMinutes"
+        @shown="(row, shown) => plan.set(row.id, 'shown', shown, !shown)"
+        @remove="remove"
+        @open="(row) => (opened = opened === row.id ? null : row.id)"
+        @add="(row) => addItem('page', row.id)"
+        @fold="toggle"
+        @select="(id, extend) => (extend ? selection.extendTo(id, order) : selection.toggle(id))"
+        @select-all="selection.all(order)"
+        @moment="askFor"
+        @drop="drop"
+        @step="step"
+        @focused="focusedRow = $event"
+      />
       <div v-else class="empty">
-        <h2>{{ t(isFinding ? 'setup.outline.noneFound' : 'setup.outline.none') }}</h2>
-        <p v-if="!isFinding" class="soft">{{ t('setup.outline.noneText') }}</p>
+        <h2>{{ t(filter.isOff ? 'setup.outline.none' : 'setup.outline.noneFound') }}</h2>
+        <p v-if="filter.isOff" class="soft">{{ t('setup.outline.noneText') }}</p>
       </div>
-      <p v-if="!isReadonly && rows.length > 0" class="keys soft">{{ t('setup.outline.keys') }}</p>
+      <ItemPanel
+        v-if="openedNode"
+        :key="openedNode.id"
+        :node="openedNode"
+        :readonly="isReadonly"
+        @moment="(field) => ask([openedNode!.id], field, openedNode!.title ?? t('learner.untitled'))"
+        @close="opened = null"
+      />
     </div>
-    <ItemPanel
-      v-if="openedItem"
-      :key="openedItem.item.id"
-      :item="openedItem.item"
-      :readonly="isReadonly"
-      @close="opened = null"
+    <p v-if="!isReadonly && rows.length > 0" class="keys soft">{{ t('setup.outline.keys') }}</p>
+    <MomentDialog :ask="asked" @set="setMoments" @close="asked = null" />
+    <CopyDialog v-model="isCopying" :section="here === null ? null : sectionOf(here).id" @copy="copied" />
+    <LayoutDialog v-model="isLayingOut" :readonly="isReadonly" />
+    <MoveDialog
+      :ids="moving"
+      :are-sections="moving?.[0] !== undefined && findNode(course, moving[0])?.node.kind === 'section'"
+      @move="move"
+      @close="moving = null"
     />
   </div>
 </template>
 
 <style scoped>
+.outline-stop {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  height: 100%;
+  min-height: 420px;
+}
+
+.outline-stop :deep(.head) {
+  margin-bottom: 2px;
+}
+
 .tools {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-  margin-bottom: 12px;
 }
 
 .spacer {
   flex: 1;
 }
 
-.sides.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(320px, 44%);
-  gap: 14px;
-  align-items: start;
-}
-
-.scroll {
-  min-width: 0;
-  overflow-x: auto;
-}
-
-.outline {
-  width: 100%;
-  border-collapse: collapse;
+.only {
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
   background: var(--card);
 }
 
-th {
-  padding: 6px;
-  font-size: 12.5px;
-  font-weight: 500;
-  text-align: left;
-  white-space: nowrap;
+.columns {
+  display: flex;
 }
 
-.right {
-  text-align: right;
-}
-
-.spare td {
-  height: 30px;
-  padding: 0 8px;
-  border-bottom: 1px solid var(--rule);
-  background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
+.column {
+  min-height: 28px;
+  padding: 0 9px;
+  border: 1px solid var(--field-rule);
+  border-right-width: 0;
+  background: var(--card);
   color: var(--ink-soft);
-  font-size: 13.5px;
+  font-size: 13px;
+  cursor: pointer;
+}
+
+.column:first-child {
+  border-radius: 5px 0 0 5px;
+}
+
+.column:last-child {
+  border-right-width: 1px;
+  border-radius: 0 5px 5px 0;
+}
+
+.column[aria-pressed='true'] {
+  background: var(--bottle-pale);
+  color: var(--ink);
+  font-weight: 600;
+}
+
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  flex: 1;
+  min-height: 0;
+}
+
+.sides.beside {
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 46%);
 }
 
 .keys {
-  margin-top: 8px;
   font-size: 12.5px;
 }
 
@@ -353,14 +463,17 @@ th {
   font-size: 18px;
 }
 
-.beside :deep(.days),
-.beside th:nth-child(4) {
-  display: none;
-}
-
 @media (max-width: 1080px) {
+  .outline-stop {
+    height: auto;
+  }
+
   .sides.beside {
     grid-template-columns: minmax(0, 1fr);
+  }
+
+  .sides :deep(.scroller) {
+    max-height: 72vh;
   }
 }
 </style>

@@ -1,23 +1,9 @@
-/** Arrow keys between the cells of the outline: up and down in a column, left and right at a text's ends. */
-export function nextCell(
-  table: HTMLElement | null,
-  cell: HTMLElement,
-  event: KeyboardEvent,
-): HTMLElement | null {
-  if (table === null || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return null;
+/** Arrow keys between the cells of a line: left and right, in a text only at its ends. */
+export function nextCell(cell: HTMLElement, event: KeyboardEvent): HTMLElement | null {
+  if (event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return null;
   const row = cell.closest<HTMLElement>('[data-row]');
   if (row === null) return null;
   switch (event.key) {
-    case 'ArrowUp':
-    case 'ArrowDown': {
-      const rows = [...table.querySelectorAll<HTMLElement>('[data-row]')];
-      const step = event.key === 'ArrowUp' ? -1 : 1;
-      for (let at = rows.indexOf(row) + step; at >= 0 && at < rows.length; at += step) {
-        const next = rows[at]?.querySelector<HTMLElement>(`[data-cell="${cell.dataset['cell'] ?? ''}"]`);
-        if (next) return next;
-      }
-      return null;
-    }
     case 'ArrowLeft':
     case 'ArrowRight': {
       const step = event.key === 'ArrowLeft' ? -1 : 1;

@@ -1,50 +1,59 @@
-/** Dragging a line of the outline by its handle, and dropping it on the upper or lower half of another. */
+/** Dragging a line of the outline by its handle, and dropping it above, below or into another. */
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { attachClosestEdge, extractClosestEdge } from '@atlaskit/pragmatic-drag-and-drop-hitbox/closest-edge';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import type { Ref } from 'vue';
 import type { Drop } from './moves.ts';
 
+type Edge = Drop['edge'];
+
 export interface RowDrag {
   readonly isDragging: Ref<boolean>;
-  readonly edge: Ref<'top' | 'bottom' | null>;
+  readonly edge: Ref<Edge | null>;
+}
+
+/** The middle of a folder's line means into it; of any other, the nearer edge counts. */
+export function edgeAt(share: number, mayHold: boolean): Edge {
+  if (mayHold && share > 0.3 && share < 0.7) return 'into';
+  return share < 0.5 ? 'top' : 'bottom';
 }
 
 export function useRowDrag(
-  id: string,
+  id: () => string,
+  mayHold: () => boolean,
   row: Ref<HTMLElement | null>,
   handle: Ref<HTMLElement | null>,
   dropped: (dragged: string, drop: Drop) => void,
 ): RowDrag {
   const isDragging = ref(false);
-  const edge = ref<'top' | 'bottom' | null>(null);
+  const edge = ref<Edge | null>(null);
   let stop: (() => void) | undefined;
 
   onMounted(() => {
     const element = row.value;
     const grip = handle.value;
     if (element === null || grip === null) return;
+    const at = (clientY: number): Edge => {
+      const { top, height } = element.getBoundingClientRect();
+      return edgeAt((clientY - top) / height, mayHold());
+    };
     stop = combine(
       draggable({
         element,
         dragHandle: grip,
-        getInitialData: () => ({ outlineRow: id }),
+        getInitialData: () => ({ outlineRow: id() }),
         onDragStart: () => (isDragging.value = true),
         onDrop: () => (isDragging.value = false),
       }),
       dropTargetForElements({
         element,
         canDrop: ({ source }) =>
-          typeof source.data['outlineRow'] === 'string' && source.data['outlineRow'] !== id,
-        getData: ({ input }) => attachClosestEdge({}, { element, input, allowedEdges: ['top', 'bottom'] }),
-        onDrag: ({ self }) => (edge.value = extractClosestEdge(self.data) as 'top' | 'bottom' | null),
+          typeof source.data['outlineRow'] === 'string' && source.data['outlineRow'] !== id(),
+        onDrag: ({ location }) => (edge.value = at(location.current.input.clientY)),
         onDragLeave: () => (edge.value = null),
-        onDrop: ({ self, source }) => {
+        onDrop: ({ location, source }) => {
           edge.value = null;
-          const where = extractClosestEdge(self.data);
-          if (where !== 'top' && where !== 'bottom') return;
-          dropped(String(source.data['outlineRow']), { on: id, edge: where });
+          dropped(String(source.data['outlineRow']), { on: id(), edge: at(location.current.input.clientY) });
         },
       }),
     );

@@ -1,68 +1,175 @@
-/** The outline as lines of a timetable. Pure: from the course to what each line shows. */
-import { numberNodes, planSections } from '@itinerary/core';
-import type { Course, Item, Section, Week } from '@itinerary/core';
+/** The outline as lines of a timetable. Pure: from the course's plan to what each line shows. */
+import { allLivingItems, isContent, livingItems } from '@itinerary/core';
+import type {
+  Accent,
+  CoursePlan,
+  Holder,
+  Item,
+  ItemKind,
+  Resolved,
+  SectionPlan,
+  Slot,
+  Span,
+} from '@itinerary/core';
 
-interface RowBase {
+interface NodeRow {
   readonly id: string;
   readonly number: string | null;
-  /** Not shown itself, or in a section that is not. */
+  readonly title: string | null;
+  readonly shown: boolean;
+  /** Not shown itself, or in something that is not. */
   readonly dim: boolean;
+  readonly accent: Accent | null;
+  readonly opens: Resolved | null;
+  /** Own minutes of an item, the sum of a section or folder. */
+  readonly minutes: number | null;
+  readonly folded: boolean;
 }
 
-export type OutlineRow =
-  | (RowBase & {
-      readonly kind: 'section';
-      readonly section: Section;
-      readonly days: { readonly first: string; readonly last: string } | null;
-      readonly unplaced: boolean;
-      readonly minutes: number;
-      readonly folded: boolean;
-    })
-  | (RowBase & { readonly kind: 'item'; readonly item: Item; readonly section: Section })
-  | { readonly kind: 'spare'; readonly id: string; readonly week: Week };
+export interface SectionRow extends NodeRow {
+  readonly kind: 'section';
+  readonly span: Span;
+  readonly outside: boolean;
+}
 
-/** @param find text that titles must hold, folded to lower case; sections stay when something in them does. */
+export interface ItemRow extends NodeRow {
+  readonly kind: 'item';
+  readonly of: ItemKind;
+  readonly title: string;
+  /** 0 in a section, 1 in a folder of it, … */
+  readonly depth: number;
+  /** Due, or for a meeting held. */
+  readonly when: Resolved | null;
+  readonly mayBeDue: boolean;
+}
+
+export interface SpareRow {
+  readonly kind: 'spare';
+  readonly id: string;
+  readonly slot: Slot;
+}
+
+export interface PauseLine {
+  readonly kind: 'pause';
+  readonly id: string;
+  readonly name: string;
+  readonly number: string | null;
+  readonly first: string;
+  readonly last: string;
+}
+
+export type OutlineRow = SectionRow | ItemRow | SpareRow | PauseLine;
+
+export interface Filter {
+  /** Folded to lower case by the caller; titles must hold it. Empty: no matter. */
+  readonly matches: (title: string) => boolean;
+  readonly only: 'all' | 'due' | 'hidden' | ItemKind;
+  /** Nothing is asked for: everything stands there, folded as it is. */
+  readonly isOff: boolean;
+}
+
 export function outlineRows(
-  course: Course,
+  plan: CoursePlan,
   folded: ReadonlySet<string>,
-  find: (title: string) => boolean,
-  isFinding: boolean,
+  filter: Filter,
 ): readonly OutlineRow[] {
-  const plan = planSections(course);
-  const spans = new Map(plan.sections.map(({ id, span }) => [id, span]));
-  const numbers = numberNodes(course);
   const rows: OutlineRow[] = [];
-  for (const section of course.sections) {
-    if (section.removed) continue;
-    const items = section.items.filter((item) => !item.removed);
-    const shown = isFinding ? items.filter((item) => find(item.title)) : items;
-    if (isFinding && shown.length === 0 && !find(section.title ?? '')) continue;
-    const span = spans.get(section.id);
-    const isFolded = folded.has(section.id) && !isFinding;
-    rows.push({
-      kind: 'section',
-      id: section.id,
-      section,
-      number: numbers.get(section.id) ?? null,
-      days: span?.kind === 'week' ? { first: span.week.first, last: span.week.last } : null,
-      unplaced: span?.kind === 'unplaced',
-      minutes: items.reduce((sum, item) => sum + (item.minutes ?? 0), 0),
-      dim: !section.shown,
-      folded: isFolded,
-    });
-    if (isFolded) continue;
-    for (const item of shown) {
-      rows.push({
+  const pauses = pauseLines(plan);
+  for (const planned of plan.sections) {
+    const { span } = planned;
+    if (filter.isOff && span.kind === 'slot') {
+      while (pauses[0] !== undefined && pauses[0].first < span.slot.first)
+        rows.push(pauses.shift() as PauseLine);
+    }
+    const inside = itemRows(planned, folded, filter);
+    const isFound = filter.isOff || inside.length > 0 || isSectionFound(planned, filter);
+    if (isFound) rows.push(sectionRow(planned, filter.isOff && folded.has(planned.id)), ...inside);
+  }
+  if (!filter.isOff) return rows;
+  const spare = plan.spare.map((slot): SpareRow => ({ kind: 'spare', id: `spare-${slot.number}`, slot }));
+  return [...rows, ...pauses, ...spare];
+}
+
+function pauseLines(plan: CoursePlan): PauseLine[] {
+  let counted = 0;
+  return plan.rows.flatMap((row) => {
+    if (row.kind !== 'pause') return [];
+    const { pause, name, first, last, number } = row.pause;
+    const shown = number === null ? null : (plan.pauseNumbers[counted++] ?? null);
+    return [{ kind: 'pause' as const, id: `pause-${pause}-${first}`, name, number: shown, first, last }];
+  });
+}
+
+function isSectionFound({ section }: SectionPlan, { only, matches }: Filter): boolean {
+  if (only === 'hidden') return !section.shown && matches(section.title ?? '');
+  return only === 'all' && matches(section.title ?? '');
+}
+
+function sectionRow({ section, span, number, moments }: SectionPlan, folded: boolean): SectionRow {
+  return {
+    kind: 'section',
+    id: section.id,
+    number,
+    title: section.title,
+    shown: section.shown,
+    dim: !section.shown,
+    accent: section.accent,
+    opens: moments.get(section.id)?.opens ?? null,
+    minutes: minutesIn(section),
+    folded,
+    span,
+    outside: section.outside,
+  };
+}
+
+function itemRows(
+  { section, numbers, moments }: SectionPlan,
+  folded: ReadonlySet<string>,
+  filter: Filter,
+): readonly ItemRow[] {
+  const rows: ItemRow[] = [];
+  const visit = (holder: Holder, depth: number, dim: boolean): void => {
+    for (const item of livingItems(holder)) {
+      const own = moments.get(item.id);
+      const isDim = dim || !item.shown;
+      const row: ItemRow = {
         kind: 'item',
         id: item.id,
-        item,
-        section,
+        of: item.kind,
         number: numbers.get(item.id) ?? null,
-        dim: !item.shown || !section.shown,
-      });
+        title: item.title,
+        shown: item.shown,
+        dim: isDim,
+        accent: item.kind === 'folder' ? item.accent : null,
+        opens: own?.opens ?? null,
+        minutes: item.kind === 'folder' ? minutesIn(item) : 'minutes' in item ? item.minutes : null,
+        folded: item.kind === 'folder' && filter.isOff && folded.has(item.id),
+        depth,
+        when: own?.due ?? own?.held ?? null,
+        mayBeDue: 'due' in item || item.kind === 'meeting',
+      };
+      const at = rows.length;
+      if (item.kind === 'folder' && !row.folded) visit(item, depth + 1, isDim);
+      // A folder stays when something in it is found.
+      if (filter.isOff || rows.length > at || isFound(item, row, filter)) rows.splice(at, 0, row);
     }
-  }
-  if (!isFinding)
-    rows.push(...plan.spare.map((week): OutlineRow => ({ kind: 'spare', id: `spare-${week.number}`, week })));
+  };
+  if (!(filter.isOff && folded.has(section.id))) visit(section, 0, !section.shown);
   return rows;
+}
+
+function isFound(item: Item, row: ItemRow, { only, matches }: Filter): boolean {
+  const isKind =
+    only === 'all' ||
+    (only === 'due' ? row.when !== null : only === 'hidden' ? !item.shown : item.kind === only);
+  return isKind && matches(item.title);
+}
+
+function minutesIn(holder: Holder): number {
+  return allLivingItems(holder).reduce((sum, item) => sum + (isContent(item) ? (item.minutes ?? 0) : 0), 0);
+}
+
+/** Only these can be selected, moved and changed. */
+export function isNodeRow(row: OutlineRow | undefined): row is SectionRow | ItemRow {
+  return row?.kind === 'section' || row?.kind === 'item';
 }

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 /** The learner's own pages, resolved from the plan as it stands, for the marker's moment. */
 import { IconArrowLeft } from '@tabler/icons-vue';
-import { courseView } from '@itinerary/core';
+import { courseView, findNode, share } from '@itinerary/core';
+import type { CourseView } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { itemToCarryOn } from '../../learner/carry-on.ts';
 import CourseFace from '../../learner/CourseFace.vue';
 import ItemFace from '../../learner/ItemFace.vue';
+import { readableItems } from '../../learner/section-index.ts';
+import SectionFace from '../../learner/SectionFace.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useTexts } from '../../stores/texts.ts';
@@ -18,29 +21,36 @@ const session = useSession();
 const texts = useTexts();
 const { marker } = useActs();
 const reading = ref<string | null>(null);
+const inSection = ref<string | null>(null);
 
-/** A draft is shown as it would be once live: the point is to see it before. */
-const view = computed(() => {
-  const { course } = plan;
-  if (course === null) return null;
+/**
+ * A draft is shown as it would be once live: the point is to see it before. What an edit leaves alone is the
+ * same object before and after, so that only the line concerned is drawn again.
+ */
+const view = computed<CourseView | null>((before) => {
+  const { course, planned } = plan;
+  if (course === null || planned === null) return null;
   const shown = course.state === 'draft' ? { ...course, state: 'live' as const } : course;
-  return courseView(shown, { role: 'learner', institutionStaff: false }, marker.moment.value);
+  const learner = { role: 'learner' as const, institutionStaff: false };
+  return share(before ?? null, courseView(shown, learner, marker.moment.value, planned));
 });
+const sections = computed(() => view.value?.sections ?? []);
+const section = computed(() =>
+  sections.value.find(({ id, state }) => id === inSection.value && state !== 'named'),
+);
 const place = computed(() => {
-  for (const section of view.value?.sections ?? []) {
-    const item = section.items.find(({ id }) => id === reading.value);
-    if (item !== undefined) return { section, item };
+  for (const one of sections.value) {
+    const item = readableItems(one.items).find(({ id }) => id === reading.value);
+    if (item !== undefined) return { section: one, item };
   }
   return null;
 });
-const html = computed(() => {
-  const id = place.value?.item.id;
-  for (const section of plan.course?.sections ?? []) {
-    for (const item of section.items)
-      if (item.id === id && item.kind === 'page') return texts.read(item.text);
-  }
-  return null;
-});
+function textOf(id: string | undefined): string | null {
+  const node = id === undefined || plan.course === null ? undefined : findNode(plan.course, id)?.node;
+  return node !== undefined && 'text' in node ? texts.read(node.text) : null;
+}
+const html = computed(() => textOf(place.value?.item.id));
+const aroundHtml = computed(() => textOf(view.value?.around?.id));
 const carryOn = computed(() => (view.value === null ? null : itemToCarryOn(view.value, null)));
 
 watch(place, (now) => {
@@ -54,18 +64,34 @@ watch(place, (now) => {
       <button class="button small" type="button" @click="reading = null">
         <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
       </button>
-      <ItemFace :section="place.section" :item="place.item" :html="html" :today="session.today" :level="2" />
+      <ItemFace
+        :section="place.section"
+        :item="place.item"
+        :html="html"
+        :today="session.today"
+        :zone="view.zone"
+        :level="2"
+      />
+    </div>
+    <div v-else-if="section" class="page">
+      <button class="button small" type="button" @click="inSection = null">
+        <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+      </button>
+      <SectionFace :section="section" :today="marker.day.value" :level="2" @open="reading = $event.id" />
     </div>
     <CourseFace
       v-else
       :course="view"
       :today="marker.day.value"
       :description-html="texts.read(view.description)"
+      :introduction-html="texts.read(view.introduction)"
+      :around-html="aroundHtml"
       :staff="[]"
       :carry-on="carryOn"
       :has-begun="false"
       :level="2"
       @open="reading = $event.id"
+      @section="inSection = $event.id"
     />
   </div>
 </template>

@@ -1,6 +1,6 @@
 /** The day through which the course is looked at: the timeline's marker, and the preview's "on". */
-import { addDays, daysBetween, planSections, startOfDay } from '@itinerary/core';
-import type { Course } from '@itinerary/core';
+import { addDays, daysBetween, startOfDay } from '@itinerary/core';
+import type { CoursePlan } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import type { ComputedRef } from 'vue';
 import { dayIn } from '../../app/dates.ts';
@@ -16,7 +16,7 @@ export interface Marker {
 
 const NINE_HOURS_MS = 9 * 60 * 60 * 1000;
 
-export function useMarker(course: () => Course | null): Marker {
+export function useMarker(planOf: () => CoursePlan | null): Marker {
   const session = useSession();
   const chosen = ref<string | null>(null);
 
@@ -28,16 +28,15 @@ export function useMarker(course: () => Course | null): Marker {
   };
 
   const day = computed(() => {
-    const now = course();
-    if (now === null) return '1970-01-01';
-    const plan = planSections(now);
-    const wanted = chosen.value ?? startingDay(plan, now.dates.zone);
+    const plan = planOf();
+    if (plan === null) return '1970-01-01';
+    const wanted = chosen.value ?? startingDay(plan, plan.course.dates.zone);
     if (plan.firstDay === null || plan.lastDay === null) return wanted;
     if (wanted < plan.firstDay) return plan.firstDay;
     return wanted > plan.lastDay ? plan.lastDay : wanted;
   });
   const moment = computed(() => {
-    const zone = course()?.dates.zone ?? 'UTC';
+    const zone = planOf()?.course.dates.zone ?? 'UTC';
     return new Date(Date.parse(startOfDay(day.value, zone)) + NINE_HOURS_MS).toISOString();
   });
   return { day, moment, move: (to) => (chosen.value = to), reset: () => (chosen.value = null) };

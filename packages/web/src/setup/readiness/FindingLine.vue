@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One finding: what, why, where, and the press that cures it. */
-import { findNode, planSections } from '@itinerary/core';
+import { findNode } from '@itinerary/core';
 import type { Finding } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -37,19 +37,25 @@ const values = computed(() =>
   ),
 );
 const count = computed(() => Number(props.finding.values['count'] ?? props.finding.values['over'] ?? 1));
+/** Some rules have more than one sentence: the variant says which. */
+const sentences = computed(() => {
+  const { rule, values: given } = props.finding;
+  const variant = String(given['variant'] ?? '');
+  return variant === '' ? rule : `${rule}_${variant}`;
+});
 const text = (part: 'what' | 'why' | 'cure'): string =>
-  t(`setup.rules.${props.finding.rule}.${part}`, { ...values.value }, { plural: count.value });
+  t(`setup.rules.${sentences.value}.${part}`, { ...values.value }, { plural: count.value });
 
 const MOST_PLACES = 6;
 const places = computed(() => {
   const { course } = plan;
   if (course === null) return [];
-  const spans = new Map(planSections(course).sections.map(({ id, span }) => [id, span]));
+  const spans = new Map(plan.planned?.sections.map(({ id, span }) => [id, span]));
   return props.finding.targets.slice(0, MOST_PLACES).flatMap((id) => {
     const place = findNode(course, id);
     if (place === null) return [];
     const span = spans.get(id);
-    const days = span?.kind === 'week' ? { first: span.week.first } : null;
+    const days = span?.kind === 'slot' ? { first: span.slot.first } : null;
     const title =
       place.node.kind === 'section'
         ? sectionTitle({ title: place.node.title, days }, t, locale.value)

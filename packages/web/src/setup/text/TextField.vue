@@ -7,7 +7,7 @@ import RichTextEditor from './RichTextEditor.vue';
 
 const props = defineProps<{
   target: string;
-  field: 'description' | 'text';
+  field: 'description' | 'introduction' | 'text';
   hash: string | null;
   label: string;
 }>();

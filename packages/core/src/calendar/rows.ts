@@ -1,0 +1,51 @@
+/** What a course's calendar is made of: slots that sections take, and named pauses between them. */
+import type { PausePolicy } from '../course/dates-schema.ts';
+
+/** A meeting of a meeting-by-meeting course, as it is held. */
+export interface HeldMeeting {
+  /** The key of its change: pattern and original day, or an added meeting's own id. */
+  readonly key: string;
+  /** Null for an added meeting. */
+  readonly pattern: string | null;
+  /** The day that its pattern gave it; an added meeting's own. */
+  readonly originalDay: string;
+  readonly day: string;
+  /** HH:MM, in the course's zone. */
+  readonly time: string;
+  readonly minutes: number;
+  readonly place: string | null;
+  readonly status: 'held' | 'moved' | 'added' | 'cancelled';
+}
+
+/** A place in the calendar that one section takes: a week, a unit's days, or a meeting and the days after it. */
+export interface Slot {
+  /** Counts from 1 through all that is numbered, counted pauses among them. */
+  readonly number: number;
+  /** ISO days, both included. */
+  readonly first: string;
+  readonly last: string;
+  /** Ids of the pauses that take some of its days. */
+  readonly pauses: readonly string[];
+  readonly meeting: HeldMeeting | null;
+}
+
+export interface PauseRow {
+  readonly pause: string;
+  readonly name: string;
+  readonly policy: PausePolicy;
+  /** Counted pauses take a number. */
+  readonly number: number | null;
+  readonly first: string;
+  readonly last: string;
+}
+
+export type CalendarRow =
+  { readonly kind: 'slot'; readonly slot: Slot } | { readonly kind: 'pause'; readonly pause: PauseRow };
+
+/** The slots of a course in the order in which sections take them, and its rows in the order of their days. */
+export interface Calendar {
+  readonly slots: readonly Slot[];
+  readonly rows: readonly CalendarRow[];
+}
+
+export const NO_CALENDAR: Calendar = { slots: [], rows: [] };

@@ -1,0 +1,183 @@
+/** What each readiness rule says: what it found, why it matters, and what its cure does. */
+export default {
+  no_description: {
+    what: 'The course has no description',
+    why: 'Learners decide by it what they are in for; a few sentences from the syllabus are enough.',
+    cure: '',
+  },
+  no_first_day: {
+    what: 'The course has no first day',
+    why: 'A week-by-week course takes every other date from it.',
+    cure: '',
+  },
+  mid_week: {
+    what: 'The first day is a {weekday}, and the teaching week begins on {weekStart}',
+    why: 'Every section would straddle two weeks.',
+    cure: 'Begin on {moved}',
+  },
+  dates_past: {
+    what: 'The course has begun already, on {firstDay} | The course’s dates are over: they ended on {lastDay}',
+    why: 'Learners would come in late. | They may be those of an earlier run.',
+    cure: 'Begin on {moved} | Begin on {moved}',
+  },
+  spare_weeks: {
+    what: 'Week {first} has no section | {count} weeks have no section, from week {first} on',
+    why: 'They would stand empty in everybody’s calendar.',
+    cure: 'End after {filled} weeks',
+  },
+  unplaced_sections: {
+    what: 'One section has no week to stand in | {count} sections have no week to stand in',
+    why: 'The course is {weeks} weeks long, and its sections need {needed}.',
+    cure: 'Make it {needed} weeks',
+  },
+  no_item: {
+    what: 'Nothing in the course is shown',
+    why: 'Whoever opens it would find it empty. Add a page to a section.',
+    cure: '',
+  },
+  empty_section: {
+    what: 'One section is empty | {count} sections are empty',
+    why: 'An empty section reads as unfinished.',
+    cure: 'Hide it from learners | Hide them from learners',
+  },
+  empty_item: {
+    what: 'One item has nothing in it | {count} items have nothing in them',
+    why: 'Learners would open them and find nothing.',
+    cure: 'Hide it from learners | Hide them from learners',
+  },
+  no_learners: {
+    what: 'Nobody is on the course as a learner',
+    why: 'It would go live for no one.',
+    cure: '',
+  },
+  ends_before_start: {
+    what: 'The last day, {lastDay}, comes before the first, {firstDay}',
+    why: 'The course would be over before it begins. Change one of the two.',
+    cure: '',
+  },
+  no_pattern: {
+    what: 'There are no meetings',
+    why: 'Meeting by meeting, the meetings make the sections: say on which days they are.',
+    cure: '',
+  },
+  no_days: {
+    what: 'Not one day is left to teach',
+    why: 'The pauses, or the last day, take every teaching day from {firstDay} on.',
+    cure: '',
+  },
+  meeting_pace: {
+    what: 'Meetings go with one calendar for all',
+    why: 'A clock of one’s own has no place among meetings that are held together.',
+    cure: 'Pace: Together',
+  },
+  around_missing: {
+    what: 'The item that the course is around is not there',
+    why: 'Choose one that learners are shown.',
+    cure: '',
+  },
+  past_term: {
+    what: 'The course runs until {lastDay}; {term} ends {termEnds}',
+    why: 'Rooms, people and marks are planned by the term.',
+    cure: '',
+  },
+  spare_weeks_meetings: {
+    what: 'Meeting {first} has no section | {count} meetings have no section, from meeting {first} on',
+    why: 'They would stand empty in everybody’s calendar.',
+    cure: 'End after {filled} meetings',
+  },
+  unplaced_sections_meetings: {
+    what: 'One section has no meeting to stand with | {count} sections have no meeting to stand with',
+    why: 'There are {weeks} meetings, and the sections need {needed}.',
+    cure: 'Make it {needed} meetings',
+  },
+  past_last_day: {
+    what: 'One section runs past the last day, {lastDay} | {count} sections run past the last day, {lastDay}',
+    why: 'Learners could not reach what lies beyond it.',
+    cure: 'End on {needs}',
+  },
+  unit_overlap: {
+    what: 'One pinned section begins before the one above it has ended | {count} pinned sections begin before those above them have ended',
+    why: 'Two sections at a time are hard to follow.',
+    cure: 'Let it follow | Let them follow',
+  },
+  typed_numbers: {
+    what: 'One title begins with a number of its own | {count} titles begin with numbers of their own',
+    why: 'Beside the computed number it will be wrong after the next move.',
+    cure: 'Take it off | Take them off',
+  },
+  work_undated: {
+    what: 'One piece of work has no date | {count} pieces of work have no date',
+    why: 'What they are measured from has none, or is gone.',
+    cure: 'Take the due moment off | Take the due moments off',
+  },
+  work_circle: {
+    what: '{count} due moments are measured from each other',
+    why: 'In a circle none of them has a date.',
+    cure: 'Give them the usual hand-in time',
+  },
+  work_outside: {
+    what: '{title} is due {day}, outside its section | {count} pieces of work are due outside their sections',
+    why: 'Learners look for it in the days of its section.',
+    cure: 'Give it the usual hand-in time | Give them the usual hand-in time',
+  },
+  work_in_pause: {
+    what: '{title} is due {day}, in the pause {pause} | {count} pieces of work are due in a pause',
+    why: 'Nobody is there to ask.',
+    cure: '',
+  },
+  work_at_clock_change: {
+    what: '{title} is due at {time} on {day}, a time that the clocks jump over | {count} pieces of work are due at a time that the clocks jump over or show twice',
+    why: 'It counts as the same distance after the jump. Another time saves the question.',
+    cure: '',
+  },
+  work_at_clock_change_twice: {
+    what: '{title} is due at {time} on {day}, a time that the clocks show twice | {count} pieces of work are due at a time that the clocks show twice or jump over',
+    why: 'The first one counts. Another time saves the question.',
+    cure: '',
+  },
+  work_before_opening: {
+    what: '{title} is due {day}, before it opens | {count} pieces of work are due before they open',
+    why: 'It could never be handed in.',
+    cure: 'Open it with its section | Open them with their sections',
+  },
+  work_same_night: {
+    what: '{works} pieces of work are due on {day} | On {count} days more than one piece of work is due',
+    why: 'One of them will be done badly.',
+    cure: '',
+  },
+  work_no_such_weekday: {
+    what: '{title} is due on a weekday that its section does not have | {count} pieces of work are due on a weekday that their sections do not have',
+    why: 'The nearest day inside was taken: {day}. | The nearest days inside were taken.',
+    cure: '',
+  },
+  heavy_sections: {
+    what: 'One section asks for more than {hours} hours a week | {count} sections ask for more than {hours} hours a week',
+    why: 'The heaviest holds {minutes} minutes.',
+    cure: '',
+  },
+  stated_hours: {
+    what: 'The course promises {stated} hours; its items add up to {hours}',
+    why: 'Learners plan by the promise.',
+    cure: 'Promise {hours} hours',
+  },
+  outcome_unassessed: {
+    what: 'Nothing assesses the outcome “{outcome}” | Nothing assesses {count} outcomes',
+    why: 'Nobody would know whether it was reached.',
+    cure: '',
+  },
+  largest_upload: {
+    what: 'The largest upload is {limit} MB; nothing here asks for so much',
+    why: 'Slow lines and full disks come of it.',
+    cure: 'Make it {needed} MB',
+  },
+  largest_upload_below: {
+    what: 'The largest upload is {limit} MB, and a file here has {largest} MB',
+    why: 'What is asked for does not fit.',
+    cure: 'Make it {needed} MB',
+  },
+  picture_alt: {
+    what: 'One picture does not say what it shows | {count} pictures do not say what they show',
+    why: 'Those who do not see it get nothing. A few words are enough; an ornament can say that it is one.',
+    cure: '',
+  },
+};

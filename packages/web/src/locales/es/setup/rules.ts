@@ -1,0 +1,183 @@
+/** What each readiness rule says: what it found, why it matters, and what its cure does. */
+export default {
+  no_description: {
+    what: 'El curso no tiene descripción',
+    why: 'Por ella se sabe qué espera a cada cual; bastan unas frases del programa.',
+    cure: '',
+  },
+  no_first_day: {
+    what: 'El curso no tiene primer día',
+    why: 'Un curso semana a semana toma de él todas las demás fechas.',
+    cure: '',
+  },
+  mid_week: {
+    what: 'El primer día cae en {weekday}, y la semana de clase empieza en {weekStart}',
+    why: 'Cada sección quedaría partida entre dos semanas.',
+    cure: 'Empezar el {moved}',
+  },
+  dates_past: {
+    what: 'El curso ya ha empezado, el {firstDay} | Las fechas del curso han pasado: terminó el {lastDay}',
+    why: 'Los estudiantes llegarían tarde. | Quizá sean las de una edición anterior.',
+    cure: 'Empezar el {moved} | Empezar el {moved}',
+  },
+  spare_weeks: {
+    what: 'La semana {first} no tiene sección | {count} semanas no tienen sección, desde la semana {first}',
+    why: 'Quedarían vacías en el calendario de todos.',
+    cure: 'Terminar tras {filled} semanas',
+  },
+  unplaced_sections: {
+    what: 'Una sección no tiene semana | {count} secciones no tienen semana',
+    why: 'El curso dura {weeks} semanas, y sus secciones necesitan {needed}.',
+    cure: 'Que dure {needed} semanas',
+  },
+  no_item: {
+    what: 'No se muestra nada en el curso',
+    why: 'Quien lo abriera lo encontraría vacío. Añade una página a una sección.',
+    cure: '',
+  },
+  empty_section: {
+    what: 'Una sección está vacía | {count} secciones están vacías',
+    why: 'Una sección vacía parece sin terminar.',
+    cure: 'No mostrarla | No mostrarlas',
+  },
+  empty_item: {
+    what: 'Un elemento no contiene nada | {count} elementos no contienen nada',
+    why: 'Al abrirlos no se encontraría nada.',
+    cure: 'No mostrarlo | No mostrarlos',
+  },
+  no_learners: {
+    what: 'No hay estudiantes en el curso',
+    why: 'Se pondría en marcha para nadie.',
+    cure: '',
+  },
+  ends_before_start: {
+    what: 'El último día, {lastDay}, es anterior al primero, {firstDay}',
+    why: 'El curso acabaría antes de empezar. Cambia uno de los dos.',
+    cure: '',
+  },
+  no_pattern: {
+    what: 'No hay clases',
+    why: 'Clase a clase, las clases hacen las secciones: di en qué días son.',
+    cure: '',
+  },
+  no_days: {
+    what: 'No queda ni un día de clase',
+    why: 'Las pausas, o el último día, se llevan todos los días de clase desde el {firstDay}.',
+    cure: '',
+  },
+  meeting_pace: {
+    what: 'Las clases van con un calendario para todos',
+    why: 'Un reloj propio no cabe entre clases que se dan juntos.',
+    cure: 'Ritmo: Juntos',
+  },
+  around_missing: {
+    what: 'El elemento en torno al que gira el curso no está',
+    why: 'Elige uno que los estudiantes vean.',
+    cure: '',
+  },
+  past_term: {
+    what: 'El curso dura hasta el {lastDay}; {term} acaba el {termEnds}',
+    why: 'Las aulas, las personas y las notas se organizan por periodos.',
+    cure: '',
+  },
+  spare_weeks_meetings: {
+    what: 'La clase {first} no tiene sección | {count} clases no tienen sección, desde la clase {first}',
+    why: 'Quedarían vacías en el calendario de todos.',
+    cure: 'Terminar tras {filled} clases',
+  },
+  unplaced_sections_meetings: {
+    what: 'Una sección no tiene clase | {count} secciones no tienen clase',
+    why: 'Hay {weeks} clases, y las secciones necesitan {needed}.',
+    cure: 'Que sean {needed} clases',
+  },
+  past_last_day: {
+    what: 'Una sección pasa del último día, {lastDay} | {count} secciones pasan del último día, {lastDay}',
+    why: 'No se llegaría a lo que queda más allá.',
+    cure: 'Terminar el {needs}',
+  },
+  unit_overlap: {
+    what: 'Una sección fijada empieza antes de que acabe la anterior | {count} secciones fijadas empiezan antes de que acaben las anteriores',
+    why: 'Dos secciones a la vez son difíciles de seguir.',
+    cure: 'Que siga a la anterior | Que sigan a las anteriores',
+  },
+  typed_numbers: {
+    what: 'Un título empieza con un número propio | {count} títulos empiezan con números propios',
+    why: 'Junto al número calculado, será falso tras el próximo cambio.',
+    cure: 'Quitarlo | Quitarlos',
+  },
+  work_undated: {
+    what: 'Una entrega no tiene fecha | {count} entregas no tienen fecha',
+    why: 'Aquello desde lo que se miden no la tiene, o ya no está.',
+    cure: 'Quitar el plazo | Quitar los plazos',
+  },
+  work_circle: {
+    what: '{count} plazos se miden unos desde otros',
+    why: 'En un círculo ninguno tiene fecha.',
+    cure: 'Darles la hora habitual de entrega',
+  },
+  work_outside: {
+    what: '{title} se entrega el {day}, fuera de su sección | {count} entregas caen fuera de sus secciones',
+    why: 'Los estudiantes las buscan en los días de su sección.',
+    cure: 'Darle la hora habitual de entrega | Darles la hora habitual de entrega',
+  },
+  work_in_pause: {
+    what: '{title} se entrega el {day}, en la pausa {pause} | {count} entregas caen en una pausa',
+    why: 'No hay nadie a quien preguntar.',
+    cure: '',
+  },
+  work_at_clock_change: {
+    what: '{title} se entrega a las {time} del {day}, una hora que los relojes se saltan | {count} entregas caen en una hora que los relojes se saltan o repiten',
+    why: 'Cuenta como la misma distancia después del salto. Otra hora ahorra la pregunta.',
+    cure: '',
+  },
+  work_at_clock_change_twice: {
+    what: '{title} se entrega a las {time} del {day}, una hora que los relojes dan dos veces | {count} entregas caen en una hora que los relojes repiten o se saltan',
+    why: 'Cuenta la primera. Otra hora ahorra la pregunta.',
+    cure: '',
+  },
+  work_before_opening: {
+    what: '{title} se entrega el {day}, antes de abrirse | {count} entregas vencen antes de abrirse',
+    why: 'No se podría entregar nunca.',
+    cure: 'Abrirla con su sección | Abrirlas con sus secciones',
+  },
+  work_same_night: {
+    what: '{works} entregas vencen el {day} | En {count} días vence más de una entrega',
+    why: 'Una de ellas saldrá mal.',
+    cure: '',
+  },
+  work_no_such_weekday: {
+    what: '{title} se entrega en un día de la semana que su sección no tiene | {count} entregas caen en un día de la semana que sus secciones no tienen',
+    why: 'Se ha tomado el día más cercano: {day}. | Se han tomado los días más cercanos.',
+    cure: '',
+  },
+  heavy_sections: {
+    what: 'Una sección pide más de {hours} horas por semana | {count} secciones piden más de {hours} horas por semana',
+    why: 'La más pesada tiene {minutes} minutos.',
+    cure: '',
+  },
+  stated_hours: {
+    what: 'El curso promete {stated} horas; sus elementos suman {hours}',
+    why: 'Los estudiantes se organizan por lo prometido.',
+    cure: 'Prometer {hours} horas',
+  },
+  outcome_unassessed: {
+    what: 'Nada evalúa el resultado «{outcome}» | Nada evalúa {count} resultados',
+    why: 'Nadie sabría si se ha alcanzado.',
+    cure: '',
+  },
+  largest_upload: {
+    what: 'El archivo más grande es de {limit} MB; aquí nada pide tanto',
+    why: 'De ahí vienen las líneas lentas y los discos llenos.',
+    cure: 'Que sean {needed} MB',
+  },
+  largest_upload_below: {
+    what: 'El archivo más grande es de {limit} MB, y aquí hay uno de {largest} MB',
+    why: 'Lo que se pide no cabe.',
+    cure: 'Que sean {needed} MB',
+  },
+  picture_alt: {
+    what: 'Una imagen no dice qué muestra | {count} imágenes no dicen qué muestran',
+    why: 'Quien no la ve no recibe nada. Bastan unas palabras; un adorno puede decir que lo es.',
+    cure: '',
+  },
+};

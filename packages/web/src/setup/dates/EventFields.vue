@@ -1,0 +1,146 @@
+<script setup lang="ts">
+/** Something that happens once, and the days on which one may join: neither moves a section. */
+import { eventSchema } from '@itinerary/core';
+import type { CourseEvent, FieldValue } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextField } from 'vuetify/components/VTextField';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import DayField from '../../ui/DayField.vue';
+
+defineProps<{ readonly: boolean }>();
+const { t } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const dates = computed(() => plan.course!.dates);
+const minutesTyped = ref<string | null>(null);
+
+function set(field: 'event' | 'joinFrom' | 'joinUntil' | 'lastTime', value: FieldValue): void {
+  plan.set(plan.course!.id, `dates.${field}`, value, dates.value[field] as FieldValue, { typing: true });
+}
+
+function setEvent(change: Partial<CourseEvent>): void {
+  const next = eventSchema.safeParse({ ...dates.value.event, ...change });
+  if (next.success) set('event', next.data);
+}
+
+function toggleEvent(): void {
+  const day = plan.planned?.firstDay ?? session.today;
+  set('event', dates.value.event === null ? { day, time: '10:00', minutes: 60, place: null } : null);
+}
+
+const joinWrong = computed(() => {
+  const { joinFrom, joinUntil } = dates.value;
+  return joinFrom !== null && joinUntil !== null && joinUntil < joinFrom
+    ? t('setup.dates.joinReversed')
+    : null;
+});
+const text = (value: unknown): string | null =>
+  String(value ?? '').trim() === '' ? null : String(value).trim();
+</script>
+
+<template>
+  <details class="more">
+    <summary>{{ t('setup.dates.more') }}</summary>
+    <div class="fields">
+      <DayField
+        name="joinFrom"
+        :day="dates.joinFrom"
+        :label="t('setup.dates.joinFrom')"
+        :readonly="readonly"
+        @day="set('joinFrom', $event)"
+      />
+      <DayField
+        name="joinUntil"
+        :day="dates.joinUntil"
+        :label="t('setup.dates.joinUntil')"
+        :readonly="readonly"
+        :wrong="joinWrong"
+        @day="set('joinUntil', $event)"
+      />
+      <VTextField
+        class="figures-field"
+        type="time"
+        name="lastTime"
+        clearable
+        :model-value="dates.lastTime ?? ''"
+        :label="t('setup.dates.lastTime')"
+        :hint="t('setup.dates.lastTimeHint')"
+        persistent-hint
+        :readonly="readonly"
+        @update:model-value="set('lastTime', text($event))"
+      />
+    </div>
+    <label class="event">
+      <input type="checkbox" :checked="dates.event !== null" :disabled="readonly" @change="toggleEvent" />
+      {{ t('setup.dates.event') }}
+    </label>
+    <div v-if="dates.event" class="fields">
+      <DayField
+        name="event-day"
+        :day="dates.event.day"
+        :label="t('setup.dates.meetingDay')"
+        :readonly="readonly"
+        @day="$event && setEvent({ day: $event })"
+      />
+      <VTextField
+        class="figures-field"
+        type="time"
+        name="event-time"
+        :model-value="dates.event.time"
+        :label="t('setup.dates.patternTime')"
+        :readonly="readonly"
+        @update:model-value="setEvent({ time: String($event) })"
+      />
+      <VTextField
+        class="figures-field"
+        type="number"
+        name="event-minutes"
+        :model-value="minutesTyped ?? String(dates.event.minutes)"
+        :label="t('setup.dates.patternMinutes')"
+        :readonly="readonly"
+        @update:model-value="
+          minutesTyped = String($event);
+          setEvent({ minutes: Number($event) });
+        "
+        @blur="minutesTyped = null"
+      />
+      <VTextField
+        name="event-place"
+        maxlength="200"
+        :model-value="dates.event.place ?? ''"
+        :label="t('setup.dates.patternPlace')"
+        :readonly="readonly"
+        @update:model-value="setEvent({ place: text($event) })"
+      />
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.more {
+  margin-top: 18px;
+}
+
+summary {
+  min-height: 32px;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 12px;
+  margin-top: 8px;
+}
+
+.event {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+  margin-top: 10px;
+}
+</style>

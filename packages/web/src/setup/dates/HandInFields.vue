@@ -1,0 +1,58 @@
+<script setup lang="ts">
+/** The usual hand-in time, and the time at which the last day ends. */
+import type { Dates, FieldValue } from '@itinerary/core';
+import { timeSchema } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VSelect } from 'vuetify/components/VSelect';
+import { VTextField } from 'vuetify/components/VTextField';
+import { weekdayName } from '../../app/dates.ts';
+import { usePlan } from '../../stores/plan.ts';
+
+defineProps<{ readonly: boolean }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const dates = computed(() => plan.course!.dates);
+
+const weekdays = computed(() => [
+  { value: 0, title: t('setup.dates.lastOfSection') },
+  ...[1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })),
+]);
+
+function set(field: 'handIn' | 'lastTime', value: FieldValue): void {
+  plan.set(plan.course!.id, `dates.${field}`, value, dates.value[field] as FieldValue, { typing: true });
+}
+
+function setHandIn(change: Partial<Dates['handIn']>): void {
+  set('handIn', { ...dates.value.handIn, ...change });
+}
+</script>
+
+<template>
+  <div class="hand-in">
+    <VSelect
+      :model-value="dates.handIn.weekday ?? 0"
+      :items="weekdays"
+      :label="t('setup.dates.handInDay')"
+      :readonly="readonly"
+      @update:model-value="setHandIn({ weekday: $event === 0 ? null : $event })"
+    />
+    <VTextField
+      class="figures-field"
+      type="time"
+      name="hand-in"
+      :model-value="dates.handIn.time"
+      :label="t('setup.dates.handInTime')"
+      :readonly="readonly"
+      @update:model-value="timeSchema.safeParse($event).success && setHandIn({ time: String($event) })"
+    />
+  </div>
+</template>
+
+<style scoped>
+.hand-in {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,212 @@
+<script setup lang="ts">
+/** How long the course is: by number, by last day, or as its term; each computed from the others. */
+import { lengthsOf, MAX_MEETINGS, MAX_WEEKS } from '@itinerary/core';
+import type { Dates, Edit } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextField } from 'vuetify/components/VTextField';
+import { formatDay } from '../../app/dates.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import DayField from '../../ui/DayField.vue';
+
+const props = defineProps<{ readonly: boolean; settles: boolean }>();
+const emit = defineEmits<{ propose: [edits: readonly Edit[], dropped?: () => void] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+
+const dates = computed(() => plan.course!.dates);
+const lengths = computed(() => lengthsOf(plan.course!, plan.term));
+const isMeetings = computed(() => dates.value.format === 'meetings');
+const field = computed(() => (isMeetings.value ? 'meetings' : 'weeks') as 'meetings' | 'weeks');
+const most = computed(() => (isMeetings.value ? MAX_MEETINGS : MAX_WEEKS));
+/** Units are as long as they are: their number is not asked for. */
+const isCounted = computed(() => dates.value.format !== 'units');
+const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
+
+const typed = ref('');
+watch(
+  [field, () => dates.value[field.value]],
+  () => {
+    if (Number(typed.value) !== dates.value[field.value]) typed.value = String(dates.value[field.value]);
+  },
+  { immediate: true },
+);
+const isRight = computed(
+  () => /^\d+$/.test(typed.value) && Number(typed.value) >= 1 && Number(typed.value) <= most.value,
+);
+
+const edit = (name: keyof Dates, value: string | number | null): Edit => ({
+  kind: 'set',
+  target: plan.course!.id,
+  field: `dates.${name}`,
+  value,
+  was: dates.value[name] as string | number | null,
+});
+
+function type(value: string): void {
+  typed.value = value;
+  if (isRight.value) plan.change([edit(field.value, Number(value))], { typing: true });
+}
+
+/** Choosing another way begins where the one before it ended. */
+function choose(ends: Dates['ends']): void {
+  if (ends === dates.value.ends) return;
+  const last = ends === 'term' ? plan.term?.lastDay : (dates.value.lastDay ?? plan.planned?.lastDay);
+  const edits = [edit('ends', ends)];
+  if (ends !== 'weeks' && last && last !== dates.value.lastDay) edits.push(edit('lastDay', last));
+  emit('propose', edits);
+}
+
+const lastDayField = ref<{ reset: () => void } | null>(null);
+function setLastDay(value: string | null): void {
+  emit('propose', [edit('lastDay', value)], () => lastDayField.value?.reset());
+}
+
+const reversed = computed(() => {
+  const { firstDay, lastDay, ends } = dates.value;
+  return ends !== 'weeks' && firstDay !== null && lastDay !== null && lastDay < firstDay
+    ? t('setup.dates.reversed', { first: day(firstDay) })
+    : null;
+});
+
+const ways = computed(() => {
+  const { byWeeks, byDay, byTerm } = lengths.value;
+  const until = (last: string | null): string => (last === null ? '' : day(last));
+  const count = (of: number): string => t(`setup.dates.counts.${dates.value.format}`, { count: of }, of);
+  return [
+    {
+      value: 'weeks' as const,
+      title: t(`setup.dates.byNumber.${dates.value.format}`),
+      text: byWeeks.lastDay === null ? '' : t('setup.dates.until', { day: until(byWeeks.lastDay) }),
+    },
+    {
+      value: 'day' as const,
+      title: t('setup.dates.byDay'),
+      text: byDay === null ? '' : count(byDay.count),
+    },
+    {
+      value: 'term' as const,
+      title:
+        plan.term === null ? t('setup.dates.byTermNone') : t('setup.dates.byTerm', { term: plan.term.name }),
+      text:
+        byTerm === null
+          ? ''
+          : `${count(byTerm.count)}, ${t('setup.dates.until', { day: until(byTerm.lastDay) })}`,
+    },
+  ];
+});
+const over = computed(() => {
+  const found = lengths.value.over;
+  if (found === null) return null;
+  const count = lengths.value.byWeeks.count;
+  return t(found.of === 'term' ? 'setup.dates.overTerm' : 'setup.dates.overDay', {
+    what: t(`setup.dates.counts.${dates.value.format}`, { count }, count),
+    needs: day(found.needs),
+    ends: day(found.ends),
+  });
+});
+const readonlyHere = computed(() => props.readonly);
+</script>
+
+<template>
+  <fieldset class="length">
+    <legend>{{ t('setup.dates.length') }}</legend>
+    <div class="ways">
+      <label v-for="way in ways" :key="way.value" :class="{ chosen: dates.ends === way.value }">
+        <input
+          type="radio"
+          name="ends"
+          :value="way.value"
+          :checked="dates.ends === way.value"
+          :disabled="readonlyHere || (way.value === 'term' && plan.term === null)"
+          @change="choose(way.value)"
+        />
+        <span>{{ way.title }}</span>
+        <span class="soft figures computed">{{ way.text }}</span>
+      </label>
+    </div>
+    <VTextField
+      v-if="dates.ends === 'weeks' && isCounted"
+      :id="`field-${field}`"
+      class="figures-field"
+      type="number"
+      name="weeks"
+      min="1"
+      :max="most"
+      :model-value="typed"
+      :label="t(`setup.dates.numberOf.${field}`)"
+      :readonly="readonly"
+      :error-messages="isRight ? [] : [t('setup.dates.numberWrong', { most })]"
+      @update:model-value="type(String($event))"
+    />
+    <DayField
+      v-else-if="dates.ends === 'day'"
+      id="field-lastDay"
+      ref="lastDayField"
+      name="lastDay"
+      :day="dates.lastDay"
+      :label="t('setup.dates.lastDayField')"
+      :readonly="readonly"
+      :wrong="reversed"
+      :settles="settles"
+      @day="setLastDay"
+    />
+    <p v-if="over" id="field-length" class="over" role="status" tabindex="-1">{{ over }}</p>
+  </fieldset>
+</template>
+
+<style scoped>
+.length {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  margin-bottom: 4px;
+  padding: 0;
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+
+.ways {
+  display: grid;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+}
+
+.ways label {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+  padding: 0 12px;
+  cursor: pointer;
+}
+
+.ways label + label {
+  border-top: 1px solid var(--rule);
+}
+
+.ways input {
+  accent-color: var(--bottle);
+}
+
+.computed {
+  font-size: 13px;
+  text-align: right;
+}
+
+.over {
+  padding: 6px 12px;
+  border-left: 4px solid var(--advice);
+  background: var(--advice-pale);
+}
+</style>

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+/** One meeting: when and where it is held, and what can be done with it alone. */
+import { meetingChangeSchema } from '@itinerary/core';
+import type { Edit, FieldValue, HeldMeeting, MeetingChange } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextField } from 'vuetify/components/VTextField';
+import { formatDay } from '../../app/dates.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import DayField from '../../ui/DayField.vue';
+import DialogBox from '../../ui/DialogBox.vue';
+
+const props = defineProps<{ meeting: HeldMeeting; readonly: boolean }>();
+const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+
+const asking = ref<'cancel' | 'move' | null>(null);
+const isAsking = computed({
+  get: () => asking.value !== null,
+  set: (open) => {
+    if (!open) asking.value = null;
+  },
+});
+const name = computed(() => formatDay(props.meeting.day, locale.value, { today: session.today }));
+const draft = ref({ day: '', time: '', minutes: 60, place: '' });
+
+function ask(what: 'cancel' | 'move'): void {
+  const { day, time, minutes, place } = props.meeting;
+  draft.value = { day, time, minutes, place: place ?? '' };
+  asking.value = what;
+}
+
+function set(value: MeetingChange | null): void {
+  asking.value = null;
+  const { key } = props.meeting;
+  const was = (plan.course!.dates.changes[key] ?? null) as FieldValue;
+  const edit: Edit = {
+    kind: 'set',
+    target: plan.course!.id,
+    field: `dates.changes.${key}`,
+    value: value as FieldValue,
+    was,
+  };
+  emit('propose', [edit]);
+}
+
+const moved = computed<MeetingChange>(() => ({
+  kind: props.meeting.status === 'added' ? 'added' : 'moved',
+  day: draft.value.day,
+  time: draft.value.time,
+  minutes: Number(draft.value.minutes),
+  place: draft.value.place.trim() === '' ? null : draft.value.place.trim(),
+}));
+const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).success);
+</script>
+
+<template>
+  <div class="meeting">
+    <span :class="['figures', { cancelled: meeting.status === 'cancelled' }]">
+      {{ meeting.time }}
+    </span>
+    <span class="soft">{{ t('setup.dates.minutes', { minutes: meeting.minutes }) }}</span>
+    <span v-if="meeting.place" class="soft">{{ meeting.place }}</span>
+    <span v-if="meeting.status !== 'held'" class="status">{{
+      t(`setup.dates.statuses.${meeting.status}`)
+    }}</span>
+    <span class="spacer" />
+    <template v-if="!readonly">
+      <button
+        v-if="meeting.status === 'cancelled' || meeting.status === 'moved'"
+        class="act"
+        type="button"
+        @click="set(null)"
+      >
+        {{ t('setup.dates.asUsual') }}
+      </button>
+      <button
+        v-if="meeting.status !== 'cancelled'"
+        class="act"
+        type="button"
+        :aria-label="t('setup.dates.moveMeeting', { day: name })"
+        @click="ask('move')"
+      >
+        {{ t('setup.dates.move') }}
+      </button>
+      <button
+        v-if="meeting.status === 'added'"
+        class="act"
+        type="button"
+        :aria-label="t('setup.dates.removeMeeting', { day: name })"
+        @click="set(null)"
+      >
+        {{ t('setup.outline.remove') }}
+      </button>
+      <button
+        v-else-if="meeting.status !== 'cancelled'"
+        class="act"
+        type="button"
+        :aria-label="t('setup.dates.cancelMeeting', { day: name })"
+        @click="ask('cancel')"
+      >
+        {{ t('setup.dates.callOff') }}
+      </button>
+    </template>
+    <DialogBox
+      v-model="isAsking"
+      :title="t(asking === 'cancel' ? 'setup.dates.cancelMeeting' : 'setup.dates.moveMeeting', { day: name })"
+    >
+      <p v-if="asking === 'cancel'">{{ t('setup.dates.cancelAsks') }}</p>
+      <div v-else class="form">
+        <DayField
+          name="meeting-day"
+          :day="draft.day"
+          :label="t('setup.dates.meetingDay')"
+          @day="$event && (draft.day = $event)"
+        />
+        <VTextField
+          v-model="draft.time"
+          class="figures-field"
+          type="time"
+          name="meeting-time"
+          :label="t('setup.dates.patternTime')"
+        />
+        <VTextField
+          v-model="draft.minutes"
+          class="figures-field"
+          type="number"
+          name="meeting-minutes"
+          :label="t('setup.dates.patternMinutes')"
+        />
+        <VTextField
+          v-model="draft.place"
+          name="meeting-place"
+          maxlength="200"
+          :label="t('setup.dates.patternPlace')"
+        />
+      </div>
+      <template #foot>
+        <button class="button" type="button" @click="asking = null">{{ t('common.cancel') }}</button>
+        <template v-if="asking === 'cancel'">
+          <button class="button" type="button" @click="set({ kind: 'cancelled', sections: 'keep' })">
+            {{ t('setup.dates.keepItems') }}
+          </button>
+          <button class="button main" type="button" @click="set({ kind: 'cancelled', sections: 'slide' })">
+            {{ t('setup.dates.slideItems') }}
+          </button>
+        </template>
+        <button v-else class="button main" type="button" :disabled="!isRight" @click="set(moved)">
+          {{ t('setup.dates.move') }}
+        </button>
+      </template>
+    </DialogBox>
+  </div>
+</template>
+
+<style scoped>
+.meeting {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  align-items: center;
+}
+
+.spacer {
+  flex: 1;
+}
+
+.cancelled {
+  text-decoration: line-through;
+}
+
+.status {
+  color: var(--later);
+  font-size: 13px;
+}
+
+.act {
+  min-height: 26px;
+  padding: 0 6px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--bottle);
+  font-size: 13px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+/** The weekly pattern of a meeting-by-meeting course: on which days, when, how long, where. */
+import { IconPlus, IconTrash } from '@tabler/icons-vue';
+import { MAX_PATTERNS, patternSchema } from '@itinerary/core';
+import type { Edit, FieldValue, Pattern } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { weekdayName } from '../../app/dates.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+
+defineProps<{ readonly: boolean }>();
+const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const dates = computed(() => plan.course!.dates);
+const patterns = computed(() =>
+  Object.entries(dates.value.patterns).sort(([a, one], [b, other]) =>
+    one.time === other.time ? (a < b ? -1 : 1) : one.time < other.time ? -1 : 1,
+  ),
+);
+/** In the order of the teaching week. */
+const weekdays = computed(() =>
+  Array.from({ length: 7 }, (_, at) => ((dates.value.weekStart - 1 + at) % 7) + 1),
+);
+
+function set(id: string, value: Pattern | null): void {
+  const was = (dates.value.patterns[id] ?? null) as FieldValue;
+  if (value !== null && !patternSchema.safeParse(value).success) return;
+  const edit: Edit = {
+    kind: 'set',
+    target: plan.course!.id,
+    field: `dates.patterns.${id}`,
+    value: value as FieldValue,
+    was,
+  };
+  emit('propose', [edit]);
+}
+
+function toggle(id: string, pattern: Pattern, weekday: number): void {
+  const has = pattern.weekdays.includes(weekday);
+  // The last weekday stays: a pattern on no day is taken away with its own button.
+  if (has && pattern.weekdays.length === 1) return;
+  const next = has ? pattern.weekdays.filter((one) => one !== weekday) : [...pattern.weekdays, weekday];
+  set(id, { ...pattern, weekdays: next.sort((a, b) => a - b) });
+}
+
+const place = (value: string): string | null => (value.trim() === '' ? null : value.trim().slice(0, 200));
+const text = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <div id="field-patterns" class="patterns" tabindex="-1">
+    <fieldset v-for="[id, pattern] in patterns" :key="id" class="pattern">
+      <legend class="visually-hidden">{{ t('setup.dates.pattern') }}</legend>
+      <div class="days" role="group" :aria-label="t('setup.dates.patternDays')">
+        <button
+          v-for="weekday in weekdays"
+          :key="weekday"
+          type="button"
+          class="day figures"
+          :aria-pressed="pattern.weekdays.includes(weekday)"
+          :aria-label="weekdayName(weekday, locale)"
+          :disabled="readonly"
+          @click="toggle(id, pattern, weekday)"
+        >
+          {{ weekdayName(weekday, locale).slice(0, 2) }}
+        </button>
+      </div>
+      <label>
+        {{ t('setup.dates.patternTime') }}
+        <input
+          class="figures"
+          type="time"
+          :value="pattern.time"
+          :readonly="readonly"
+          @change="set(id, { ...pattern, time: text($event) })"
+        />
+      </label>
+      <label>
+        {{ t('setup.dates.patternMinutes') }}
+        <input
+          class="figures short"
+          type="number"
+          min="1"
+          max="1440"
+          :value="pattern.minutes"
+          :readonly="readonly"
+          @change="set(id, { ...pattern, minutes: Number(text($event)) })"
+        />
+      </label>
+      <label class="place">
+        {{ t('setup.dates.patternPlace') }}
+        <input
+          type="text"
+          maxlength="200"
+          :value="pattern.place ?? ''"
+          :readonly="readonly"
+          @change="set(id, { ...pattern, place: place(text($event)) })"
+        />
+      </label>
+      <button
+        v-if="!readonly"
+        class="button bare square"
+        type="button"
+        :aria-label="t('setup.dates.removePattern')"
+        @click="set(id, null)"
+      >
+        <IconTrash :size="17" aria-hidden="true" />
+      </button>
+    </fieldset>
+    <button
+      v-if="!readonly && patterns.length < MAX_PATTERNS"
+      class="button small"
+      type="button"
+      @click="
+        set(newId(), { weekdays: [dates.teachingDays[0] ?? 1], time: '10:00', minutes: 60, place: null })
+      "
+    >
+      <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addPattern') }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.patterns {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+
+.pattern {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+  width: 100%;
+  margin: 0;
+  padding: 10px 12px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+}
+
+.days {
+  display: flex;
+}
+
+.day {
+  min-width: 34px;
+  min-height: 34px;
+  padding: 0;
+  border: 1px solid var(--field-rule);
+  border-right-width: 0;
+  background: var(--card);
+  cursor: pointer;
+}
+
+.day:first-child {
+  border-radius: 5px 0 0 5px;
+}
+
+.day:last-child {
+  border-right-width: 1px;
+  border-radius: 0 5px 5px 0;
+}
+
+.day[aria-pressed='true'] {
+  background: var(--bottle);
+  color: var(--on-bottle);
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+
+input {
+  min-height: 34px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+.short {
+  width: 76px;
+}
+
+.place {
+  flex: 1;
+  min-width: 140px;
+}
+</style>

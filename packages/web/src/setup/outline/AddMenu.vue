@@ -1,0 +1,63 @@
+<script setup lang="ts">
+/** What can be added, all of it in view. */
+import { IconPlus } from '@tabler/icons-vue';
+import { ITEM_KINDS } from '@itinerary/core';
+import type { ItemKind } from '@itinerary/core';
+import { useI18n } from 'vue-i18n';
+import ItemSign from '../../learner/ItemSign.vue';
+
+const emit = defineEmits<{ section: []; item: [kind: ItemKind] }>();
+const { t } = useI18n();
+</script>
+
+<template>
+  <div class="add" role="group" :aria-label="t('setup.outline.add')">
+    <button class="button main" type="button" @click="emit('section')">
+      <IconPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
+    </button>
+    <button
+      v-for="kind in ITEM_KINDS"
+      :key="kind"
+      class="kind"
+      type="button"
+      :title="t('setup.outline.addKind', { kind: t(`learner.kinds.${kind}`) })"
+      :aria-label="t('setup.outline.addKind', { kind: t(`learner.kinds.${kind}`) })"
+      @click="emit('item', kind)"
+    >
+      <ItemSign :kind="kind" aria-hidden="true" />
+      <span aria-hidden="true">{{ t(`learner.kinds.${kind}`) }}</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  align-items: center;
+}
+
+.add .main {
+  margin-right: 4px;
+}
+
+.kind {
+  display: grid;
+  gap: 1px;
+  justify-items: center;
+  min-width: 56px;
+  padding: 4px 5px 3px;
+  border: 1px solid transparent;
+  border-radius: 6px;
+  background: none;
+  font-size: 11.5px;
+  line-height: 1.2;
+  cursor: pointer;
+}
+
+.kind:hover {
+  border-color: var(--field-rule);
+  background: var(--card);
+}
+</style>
