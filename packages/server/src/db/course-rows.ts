@@ -1,6 +1,6 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
 import { LockMode } from '@mikro-orm/core';
-import { courseSchema, isHolder } from '@itinerary/core';
+import { courseSchema, isHolder, subtree } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
@@ -107,7 +107,18 @@ export function headOf(course: Course): Omit<CourseRecord, 'institutionId' | 'se
 export function writeCourse(em: EntityManager, loaded: LoadedCourse, next: Course): void {
   em.assign(loaded.row, headOf(next));
   const rows = new Map(loaded.nodes.map((node) => [node.id, node]));
-  writeSiblings(em, next.id, null, next.sections, rows);
+  const before = new Map(
+    loaded.nodes.length === 0
+      ? []
+      : loaded.course.sections.flatMap((section) => subtree(section)).map((node) => [node.id, node]),
+  );
+  writeSiblings(em, next.id, null, next.sections, { rows, before });
+}
+
+interface Stored {
+  readonly rows: ReadonlyMap<string, NodeRecord>;
+  /** The nodes as they were loaded: what an edit leaves alone is the same object afterwards. */
+  readonly before: ReadonlyMap<string, CourseNode>;
 }
 
 function writeSiblings(
@@ -115,8 +126,9 @@ function writeSiblings(
   courseId: string,
   parentId: string | null,
   siblings: readonly CourseNode[],
-  rows: ReadonlyMap<string, NodeRecord>,
+  stored: Stored,
 ): void {
+  const { rows, before } = stored;
   const keys = assignOrderKeys(
     siblings.map(({ id }) => {
       const row = rows.get(id);
@@ -124,18 +136,21 @@ function writeSiblings(
     }),
   );
   for (const node of siblings) {
+    const row = rows.get(node.id);
+    const orderKey = keys.get(node.id) as string;
+    const isSame = before.get(node.id) === node && row?.parentId === parentId && row.orderKey === orderKey;
+    if (isSame) continue;
     const values = {
       parentId,
       kind: node.kind,
-      orderKey: keys.get(node.id) as string,
+      orderKey,
       title: node.title,
       shown: node.shown,
       removed: node.removed,
       settings: settingsOf(node),
     };
-    const row = rows.get(node.id);
     if (row === undefined) em.persist(em.create(NodeRow, { courseId, id: node.id, ...values }));
     else em.assign(row, values);
-    if (isHolder(node)) writeSiblings(em, courseId, node.id, node.items, rows);
+    if (isHolder(node)) writeSiblings(em, courseId, node.id, node.items, stored);
   }
 }

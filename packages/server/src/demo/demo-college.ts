@@ -7,6 +7,8 @@ import type { EntityManager } from '../db/orm.ts';
 import { hashPassword } from '../people/passwords.ts';
 import { storeCourse } from '../usecases/store-course.ts';
 import { demoCalendar } from './calendar.ts';
+import type { BuiltCourse } from './build-course.ts';
+import { bookbindingByHand, fieldSketching, nightSkyDiary, smallBoatRefresher } from './other-courses.ts';
 import { estuaryFieldMethods } from './estuary/course.ts';
 import type { Run } from './estuary/course.ts';
 import { addressOf, DEMO_PASSWORD, DEMO_PEOPLE } from './people.ts';
@@ -76,13 +78,10 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
       };
       inner.persist(inner.create(PersonRow, row));
     });
+    const keep = (built: BuiltCourse, members: readonly { person: string; role: Role }[]): void =>
+      storeCourse(inner, { institutionId, ...built, members: [...teachers(), ...members], now });
     const store = (run: Run, members: readonly { person: string; role: Role }[]): void =>
-      storeCourse(inner, {
-        institutionId,
-        ...estuaryFieldMethods(run),
-        members: [...teachers(), ...members],
-        now,
-      });
+      keep(estuaryFieldMethods(run), members);
     store(
       {
         code: `EFM-210-${calendar.current.code}`,
@@ -90,6 +89,7 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
         state: 'live',
         firstDay: calendar.current.firstDay,
         written: 15,
+        paused: true,
       },
       learners(0, 24),
     );
@@ -101,14 +101,26 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
         state: 'draft',
         firstDay: addDays(calendar.next.firstDay, 1),
         written: 12,
+        paused: false,
       },
       [],
     );
     const lastYear = `EFM-210-${calendar.current.code.slice(0, 3)}${String(Number(calendar.current.code.slice(3)) - 1).padStart(2, '0')}`;
     store(
-      { code: lastYear, term: null, state: 'archived', firstDay: calendar.lastYear, written: 15 },
+      {
+        code: lastYear,
+        term: null,
+        state: 'archived',
+        firstDay: calendar.lastYear,
+        written: 15,
+        paused: true,
+      },
       learners(3, 31),
     );
+    keep(bookbindingByHand(calendar.current), learners(4, 16));
+    keep(fieldSketching(calendar.next), []);
+    keep(smallBoatRefresher(calendar.current), learners(0, 30));
+    keep(nightSkyDiary(calendar.current), learners(8, 20));
   });
 }
 

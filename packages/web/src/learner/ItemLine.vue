@@ -68,11 +68,12 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
         {{ item.title }}
         <span v-if="item.summary" class="soft summary">{{ item.summary }}</span>
         <span v-if="item.due" class="due">
-          <IconFlag3Filled :size="13" aria-hidden="true" /> {{ t('learner.due', { when: words(item.due) }) }}
+          <IconFlag3Filled :size="13" aria-hidden="true" />
+          <span>{{ t('learner.due', { when: words(item.due) }) }}</span>
         </span>
         <span v-if="item.held" class="due">
-          <IconClock :size="14" aria-hidden="true" /> {{ t('learner.held', { when: words(item.held) })
-          }}<template v-if="item.place"> · {{ item.place }}</template>
+          <IconClock :size="14" aria-hidden="true" />
+          <span>{{ [words(item.held), item.place].filter(Boolean).join(' · ') }}</span>
         </span>
       </span>
       <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes) }}</span>

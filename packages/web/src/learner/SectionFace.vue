@@ -22,8 +22,15 @@ const index = computed(() => sectionIndex(props.section));
 <template>
   <article :class="['section', section.accent ? `accent-${section.accent}` : '']">
     <p v-if="section.days" class="figures soft">
-      {{ formatDays(section.days.first, section.days.last, locale, today)
-      }}<template v-if="section.meeting"> · {{ section.meeting.time }} {{ section.meeting.place }}</template>
+      {{
+        [
+          formatDays(section.days.first, section.days.last, locale, today),
+          section.meeting?.time,
+          section.meeting?.place,
+        ]
+          .filter(Boolean)
+          .join(' · ')
+      }}
     </p>
     <component :is="`h${level}`" class="title">
       <span v-if="section.number" class="figures number">{{ section.number }}</span>

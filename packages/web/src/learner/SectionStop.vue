@@ -58,6 +58,12 @@ const state = computed(() => {
   if (props.section.current) return 'current';
   return props.section.days !== null && props.section.days.last < props.today ? 'past' : 'ahead';
 });
+/** Only of a week one says "this week". */
+const WEEK_MS = 7 * 86_400_000;
+const isWeek = computed(() => {
+  const { days: of, meeting } = props.section;
+  return of !== null && meeting === null && Date.parse(of.last) - Date.parse(of.first) < WEEK_MS;
+});
 const isNamed = computed(() => props.section.state === 'named');
 
 function openSection(event: MouseEvent): void {
@@ -88,12 +94,8 @@ function openSection(event: MouseEvent): void {
         <template v-else>{{ title }}</template>
       </component>
       <p v-if="days || section.meeting" class="figures days">
-        {{ days }}
-        <template v-if="section.meeting">
-          · {{ section.meeting.time
-          }}<template v-if="section.meeting.place"> {{ section.meeting.place }}</template>
-        </template>
-        <span v-if="section.current" class="now">{{ t('learner.thisWeek') }}</span>
+        {{ [days, section.meeting?.time, section.meeting?.place].filter(Boolean).join(' · ') }}
+        <span v-if="section.current" class="now">{{ t(isWeek ? 'learner.thisWeek' : 'learner.nowOn') }}</span>
       </p>
       <p v-if="isNamed && section.opens" class="opens">
         <IconClock :size="15" aria-hidden="true" />

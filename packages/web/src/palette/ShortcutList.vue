@@ -13,6 +13,7 @@ const KEYS = [
   { name: 'redo', keys: [control, 'Shift', 'Z'] },
   { name: 'cells', keys: ['↑', '↓', '←', '→'] },
   { name: 'move', keys: ['Alt', '↑ ↓'] },
+  { name: 'select', keys: ['Space', 'Shift ↓', `${control} A`] },
   { name: 'marker', keys: ['←', '→'] },
   { name: 'week', keys: ['Page ↑ ↓'] },
   { name: 'list', keys: ['?'] },

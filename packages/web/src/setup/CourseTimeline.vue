@@ -109,7 +109,7 @@ function step(event: KeyboardEvent): void {
             :title="block.title"
           >
             <strong :class="{ figures: block.kind !== 'pause' }">{{ block.label }}</strong>
-            <span class="figures soft">{{ short(block.first) }}</span>
+            <span v-if="block.kind !== 'pause'" class="figures soft">{{ short(block.first) }}</span>
             <span v-if="block.kind === 'spare'" class="visually-hidden">{{ t('setup.timeline.spare') }}</span>
           </li>
         </ol>
@@ -229,8 +229,10 @@ header p {
 }
 
 .block.pause strong {
-  font-size: 13px;
-  line-height: 19px;
+  font-size: 12.5px;
+  line-height: 1.15;
+  white-space: normal;
+  overflow-wrap: anywhere;
 }
 
 .block.spare,

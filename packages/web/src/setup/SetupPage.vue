@@ -36,11 +36,29 @@ const state = ref<Loading>('loading');
 const isGoingLive = ref(false);
 const isItemOpen = ref(false);
 const isShowingMembers = ref(false);
-const isPreviewOpen = ref(localStorage.getItem('itinerary.preview') !== 'folded');
 const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folded');
 
-const courseId = computed(() => String(route.params['course']));
 const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
+/** The outline is a table, which wants the width: there the preview stands folded until it is asked for. */
+const WIDE = 1500;
+const previewKey = computed(() =>
+  stop.value === 'outline' ? 'itinerary.preview.outline' : 'itinerary.preview',
+);
+const previews = ref<Readonly<Record<string, boolean>>>({});
+const isPreviewOpen = computed({
+  get: () => {
+    const key = previewKey.value;
+    const stored = localStorage.getItem(key);
+    const standing = stored === null ? stop.value !== 'outline' || innerWidth >= WIDE : stored !== 'folded';
+    return previews.value[key] ?? standing;
+  },
+  set: (open) => {
+    previews.value = { ...previews.value, [previewKey.value]: open };
+    localStorage.setItem(previewKey.value, open ? 'open' : 'folded');
+  },
+});
+
+const courseId = computed(() => String(route.params['course']));
 const marker = useMarker(() => plan.planned);
 
 provide(SETUP_ACTS, {
@@ -71,7 +89,6 @@ watch(
   },
   { immediate: true },
 );
-watch(isPreviewOpen, (open) => localStorage.setItem('itinerary.preview', open ? 'open' : 'folded'));
 watch(isTimelineOpen, (open) => localStorage.setItem('itinerary.timeline', open ? 'open' : 'folded'));
 
 offerCommands('setup', () => [

@@ -1,17 +1,27 @@
-/** Estuary Field Methods as a course value: week by week, fifteen weeks, with its texts. */
-import { createHash } from 'node:crypto';
-import { newCourse, newItem, newSection } from '@itinerary/core';
-import type { Course, CourseState, Item } from '@itinerary/core';
-import { hashText } from '../../text/rich-text.ts';
-import type { Piece, Unit } from './piece.ts';
+/** Estuary Field Methods: week by week, fifteen weeks and a spring pause. */
+import { addDays, weekdayOnOrAfter } from '@itinerary/core';
+import type { CourseState, Pause } from '@itinerary/core';
+import { buildCourse } from '../build-course.ts';
+import type { BuiltCourse } from '../build-course.ts';
+import type { Unit } from '../piece.ts';
 import { WEEKS_1_TO_5 } from './weeks-1-5.ts';
 import { WEEKS_6_TO_10 } from './weeks-6-10.ts';
 import { WEEKS_11_TO_15 } from './weeks-11-15.ts';
+import { WORK } from './work.ts';
 
 const UNITS: readonly Unit[] = [...WEEKS_1_TO_5, ...WEEKS_6_TO_10, ...WEEKS_11_TO_15];
 
 const DESCRIPTION =
   '<p>Fifteen weeks on one small estuary: tides, sediment, salt, and everything that lives between them. You learn to measure a shore so that somebody else could do it again, and to say how sure you are.</p><p>Two field days, a notebook that gets wet, and a short report to people who will use it.</p>';
+
+const OUTCOMES = {
+  read: 'Read a shore: tell its zones, its water and its mud by what can be seen',
+  measure: 'Measure it so that somebody else could do it again',
+  unsure: 'Say how sure you are, and why',
+  tell: 'Tell people who will use it, in four pages',
+};
+
+const WEEKS_BEFORE_PAUSE = 8;
 
 export interface Run {
   readonly code: string;
@@ -20,57 +30,33 @@ export interface Run {
   readonly firstDay: string;
   /** How many units are written; the sections of the others are there and empty. */
   readonly written: number;
+  /** Whether anybody has thought of the spring pause yet. */
+  readonly paused: boolean;
 }
 
-export interface BuiltCourse {
-  readonly course: Course;
-  readonly texts: Readonly<Record<string, string>>;
-}
-
-/** The same code gives the same ids each time, so that a link into the demo stays good after a reload. */
-function idFor(...path: readonly (string | number)[]): string {
-  const hex = createHash('sha256').update(path.join('/')).digest('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-}
-
-export function estuaryFieldMethods(run: Run): BuiltCourse {
-  const texts: Record<string, string> = {};
-  const keep = (html: string): string => {
-    const hash = hashText(html);
-    texts[hash] = html;
-    return hash;
-  };
-  const toItem = (piece: Piece, unit: number, at: number): Item => {
-    const { title, minutes } = piece;
-    const common = { id: idFor(run.code, unit, at), title, minutes };
-    return piece.kind === 'page'
-      ? newItem('page', { ...common, text: keep(piece.html) })
-      : newItem('link', { ...common, address: piece.address });
-  };
-  const sections = UNITS.map((unit, index) =>
-    newSection({
-      id: idFor(run.code, index),
-      title: unit.title,
-      items: index < run.written ? unit.pieces.map((piece, at) => toItem(piece, index, at)) : [],
-    }),
-  );
-  const course: Course = {
-    ...newCourse({
-      id: idFor(run.code),
-      title: 'Estuary Field Methods',
-      code: run.code,
-      purpose: 'learners',
-      department: 'ECO',
-      term: run.term,
-      firstDay: run.firstDay,
-      weeks: UNITS.length,
-      zone: 'Europe/Lisbon',
-      sectionIds: [],
-    }),
-    state: run.state,
-    description: keep(DESCRIPTION),
+export function estuaryFieldMethods({ code, term, state, firstDay, written, paused }: Run): BuiltCourse {
+  const monday = weekdayOnOrAfter(addDays(firstDay, -6), 1);
+  const first = addDays(monday, 7 * WEEKS_BEFORE_PAUSE);
+  const pause: Pause = { name: 'Spring break', first, last: addDays(first, 6), policy: 'between' };
+  return buildCourse({
+    code,
+    term,
+    state,
+    title: 'Estuary Field Methods',
+    department: 'ECO',
+    description: DESCRIPTION,
     tags: ['fieldwork', 'first year'],
-    sections,
-  };
-  return { course, texts };
+    dates: {
+      firstDay,
+      weeks: UNITS.length,
+      handIn: { time: '23:59', weekday: 7 },
+      pauses: paused ? { spring: pause } : {},
+    },
+    outcomes: OUTCOMES,
+    more: { hoursAWeek: 6 },
+    units: UNITS.map((unit, at) => ({
+      title: unit.title,
+      pieces: at < written ? [...unit.pieces, ...(WORK[at] ?? [])] : [],
+    })),
+  });
 }

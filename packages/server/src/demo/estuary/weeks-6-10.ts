@@ -1,5 +1,5 @@
-import { link, page } from './piece.ts';
-import type { Unit } from './piece.ts';
+import { link, page } from '../piece.ts';
+import type { Unit } from '../piece.ts';
 
 export const WEEKS_6_TO_10: readonly Unit[] = [
   {

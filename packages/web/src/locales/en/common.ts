@@ -64,6 +64,7 @@ export default {
     redo: 'Make it again',
     cells: 'From cell to cell in the outline',
     move: 'Move a line of the outline',
+    select: 'Select lines of the outline: one, on, all',
     marker: 'The timeline’s marker, by a day',
     week: 'The timeline’s marker, by a week',
     list: 'This list',

@@ -8,6 +8,7 @@ export default {
   startWith: 'Start with: {title}',
   carryOn: 'Carry on: {title}',
   thisWeek: 'This week',
+  nowOn: 'Now',
   weekOf: 'Week of {day}',
   untitled: 'Section without a title',
   nothingYet: 'Nothing here yet.',

@@ -64,6 +64,7 @@ export default {
     redo: 'Volver a hacerlo',
     cells: 'De celda en celda en el índice',
     move: 'Mover una línea del índice',
+    select: 'Seleccionar líneas del índice: una, más, todas',
     marker: 'La marca del calendario, un día',
     week: 'La marca del calendario, una semana',
     list: 'Esta lista',

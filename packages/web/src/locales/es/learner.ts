@@ -8,6 +8,7 @@ export default {
   startWith: 'Empieza con: {title}',
   carryOn: 'Sigue con: {title}',
   thisWeek: 'Esta semana',
+  nowOn: 'Ahora',
   weekOf: 'Semana del {day}',
   untitled: 'Sección sin título',
   nothingYet: 'Todavía no hay nada.',

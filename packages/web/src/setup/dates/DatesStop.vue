@@ -106,6 +106,37 @@ function addMeeting(): void {
 <template>
   <StopHead stop="dates" />
   <FormatChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
+  <dl class="results" aria-live="polite">
+    <div>
+      <dt>{{ t('setup.dates.lastDay') }}</dt>
+      <dd class="figures">{{ planned.lastDay === null ? '–' : day(planned.lastDay) }}</dd>
+    </div>
+    <div v-if="!isAround">
+      <dt>{{ t(`setup.dates.slots.${dates.format}`) }}</dt>
+      <dd class="figures">{{ planned.slots.length }}</dd>
+    </div>
+    <div v-if="!isAround">
+      <dt>{{ t('setup.dates.sections') }}</dt>
+      <dd class="figures">{{ inside }}</dd>
+    </div>
+    <div v-if="clocks[0]">
+      <dt>{{ t('setup.dates.clocks') }}</dt>
+      <dd class="figures">
+        {{ clocks.map((at) => formatDay(at, locale, { today: session.today, weekday: false })).join(', ') }}
+      </dd>
+    </div>
+  </dl>
+  <p v-if="planned.lastDay" class="counts soft">
+    {{
+      dates.lastTime === null
+        ? t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone })
+        : t('setup.dates.lastTimeCounts', {
+            day: day(planned.lastDay),
+            time: dates.lastTime,
+            zone: dates.zone,
+          })
+    }}
+  </p>
   <template v-if="isAround">
     <h2 class="heading">{{ t('setup.dates.around') }}</h2>
     <AroundChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
@@ -192,37 +223,6 @@ function addMeeting(): void {
     <h2 class="heading">{{ t('setup.dates.patterns') }}</h2>
     <MeetingPatterns :readonly="isReadonly" @propose="proposals.propose($event)" />
   </template>
-  <dl class="results" aria-live="polite">
-    <div>
-      <dt>{{ t('setup.dates.lastDay') }}</dt>
-      <dd class="figures">{{ planned.lastDay === null ? '–' : day(planned.lastDay) }}</dd>
-    </div>
-    <div v-if="!isAround">
-      <dt>{{ t(`setup.dates.slots.${dates.format}`) }}</dt>
-      <dd class="figures">{{ planned.slots.length }}</dd>
-    </div>
-    <div v-if="!isAround">
-      <dt>{{ t('setup.dates.sections') }}</dt>
-      <dd class="figures">{{ inside }}</dd>
-    </div>
-    <div v-if="clocks[0]">
-      <dt>{{ t('setup.dates.clocks') }}</dt>
-      <dd class="figures">
-        {{ clocks.map((at) => formatDay(at, locale, { today: session.today, weekday: false })).join(', ') }}
-      </dd>
-    </div>
-  </dl>
-  <p v-if="planned.lastDay" class="counts soft">
-    {{
-      dates.lastTime === null
-        ? t('setup.dates.lastDayCounts', { day: day(planned.lastDay), zone: dates.zone })
-        : t('setup.dates.lastTimeCounts', {
-            day: day(planned.lastDay),
-            time: dates.lastTime,
-            zone: dates.zone,
-          })
-    }}
-  </p>
   <ul v-if="here.length > 0" class="findings">
     <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" here />
   </ul>
@@ -280,8 +280,8 @@ function addMeeting(): void {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 28px;
-  margin: 16px 0 0;
-  padding: 12px 16px;
+  margin: 14px 0 0;
+  padding: 8px 16px;
   border-top: 3px solid var(--route);
   background: var(--card);
 }

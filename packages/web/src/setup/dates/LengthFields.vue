@@ -123,8 +123,10 @@ const readonlyHere = computed(() => props.readonly);
           :disabled="readonlyHere || (way.value === 'term' && plan.term === null)"
           @change="choose(way.value)"
         />
-        <span>{{ way.title }}</span>
-        <span class="soft figures computed">{{ way.text }}</span>
+        <span class="words">
+          {{ way.title }}
+          <span v-if="way.text" class="soft figures computed">{{ way.text }}</span>
+        </span>
       </label>
     </div>
     <VTextField
@@ -183,11 +185,11 @@ legend {
 
 .ways label {
   display: grid;
-  grid-template-columns: auto 1fr auto;
+  grid-template-columns: auto 1fr;
   gap: 8px;
   align-items: center;
-  min-height: 32px;
-  padding: 0 12px;
+  min-height: 34px;
+  padding: 2px 12px;
   cursor: pointer;
 }
 
@@ -199,9 +201,15 @@ legend {
   accent-color: var(--bottle);
 }
 
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  justify-content: space-between;
+}
+
 .computed {
   font-size: 13px;
-  text-align: right;
 }
 
 .over {

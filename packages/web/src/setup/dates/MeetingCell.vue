@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One meeting: when and where it is held, and what can be done with it alone. */
+import { IconCalendarCancel, IconCalendarRepeat, IconRestore, IconTrash } from '@tabler/icons-vue';
 import { meetingChangeSchema } from '@itinerary/core';
 import type { Edit, FieldValue, HeldMeeting, MeetingChange } from '@itinerary/core';
 import { computed, ref } from 'vue';
@@ -59,52 +60,56 @@ const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).succes
 
 <template>
   <div class="meeting">
-    <span :class="['figures', { cancelled: meeting.status === 'cancelled' }]">
-      {{ meeting.time }}
+    <span class="words">
+      <span :class="['figures', { cancelled: meeting.status === 'cancelled' }]">{{ meeting.time }}</span>
+      <span class="soft">{{ t('setup.dates.minutes', { minutes: meeting.minutes }) }}</span>
+      <span v-if="meeting.place" class="soft">{{ meeting.place }}</span>
+      <span v-if="meeting.status !== 'held'" class="status">{{
+        t(`setup.dates.statuses.${meeting.status}`)
+      }}</span>
     </span>
-    <span class="soft">{{ t('setup.dates.minutes', { minutes: meeting.minutes }) }}</span>
-    <span v-if="meeting.place" class="soft">{{ meeting.place }}</span>
-    <span v-if="meeting.status !== 'held'" class="status">{{
-      t(`setup.dates.statuses.${meeting.status}`)
-    }}</span>
-    <span class="spacer" />
-    <template v-if="!readonly">
+    <span v-if="!readonly" class="acts">
       <button
         v-if="meeting.status === 'cancelled' || meeting.status === 'moved'"
-        class="act"
+        class="button bare square"
         type="button"
+        :aria-label="t('setup.dates.asUsualOn', { day: name })"
+        :title="t('setup.dates.asUsual')"
         @click="set(null)"
       >
-        {{ t('setup.dates.asUsual') }}
+        <IconRestore :size="17" aria-hidden="true" />
       </button>
       <button
         v-if="meeting.status !== 'cancelled'"
-        class="act"
+        class="button bare square"
         type="button"
         :aria-label="t('setup.dates.moveMeeting', { day: name })"
+        :title="t('setup.dates.move')"
         @click="ask('move')"
       >
-        {{ t('setup.dates.move') }}
+        <IconCalendarRepeat :size="17" aria-hidden="true" />
       </button>
       <button
         v-if="meeting.status === 'added'"
-        class="act"
+        class="button bare square"
         type="button"
         :aria-label="t('setup.dates.removeMeeting', { day: name })"
+        :title="t('setup.outline.remove')"
         @click="set(null)"
       >
-        {{ t('setup.outline.remove') }}
+        <IconTrash :size="17" aria-hidden="true" />
       </button>
       <button
         v-else-if="meeting.status !== 'cancelled'"
-        class="act"
+        class="button bare square"
         type="button"
         :aria-label="t('setup.dates.cancelMeeting', { day: name })"
+        :title="t('setup.dates.callOff')"
         @click="ask('cancel')"
       >
-        {{ t('setup.dates.callOff') }}
+        <IconCalendarCancel :size="17" aria-hidden="true" />
       </button>
-    </template>
+    </span>
     <DialogBox
       v-model="isAsking"
       :title="t(asking === 'cancel' ? 'setup.dates.cancelMeeting' : 'setup.dates.moveMeeting', { day: name })"
@@ -159,13 +164,20 @@ const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).succes
 <style scoped>
 .meeting {
   display: flex;
-  flex-wrap: wrap;
-  gap: 2px 8px;
+  gap: 8px;
   align-items: center;
 }
 
-.spacer {
+.words {
+  display: flex;
   flex: 1;
+  flex-wrap: wrap;
+  gap: 0 8px;
+}
+
+.acts {
+  display: flex;
+  flex: none;
 }
 
 .cancelled {
@@ -175,18 +187,6 @@ const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).succes
 .status {
   color: var(--later);
   font-size: 13px;
-}
-
-.act {
-  min-height: 26px;
-  padding: 0 6px;
-  border: 0;
-  border-radius: 4px;
-  background: none;
-  color: var(--bottle);
-  font-size: 13px;
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .form {

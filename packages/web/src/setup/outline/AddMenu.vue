@@ -25,7 +25,7 @@ const { t } = useI18n();
       @click="emit('item', kind)"
     >
       <ItemSign :kind="kind" aria-hidden="true" />
-      <span aria-hidden="true">{{ t(`learner.kinds.${kind}`) }}</span>
+      <span class="word" aria-hidden="true">{{ t(`learner.kinds.${kind}`) }}</span>
     </button>
   </div>
 </template>
@@ -34,7 +34,7 @@ const { t } = useI18n();
 .add {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px;
+  gap: 2px;
   align-items: center;
 }
 
@@ -46,14 +46,22 @@ const { t } = useI18n();
   display: grid;
   gap: 1px;
   justify-items: center;
-  min-width: 56px;
-  padding: 4px 5px 3px;
+  min-width: 34px;
+  min-height: 36px;
+  align-content: center;
+  padding: 3px 5px;
   border: 1px solid transparent;
   border-radius: 6px;
   background: none;
   font-size: 11.5px;
   line-height: 1.2;
   cursor: pointer;
+}
+
+@container outline (max-width: 1020px) {
+  .word {
+    display: none;
+  }
 }
 
 .kind:hover {

@@ -163,6 +163,29 @@ const has = (column: Column): boolean => props.columns.includes(column);
         @typed="emit('title', $event)"
         @next="emit('next')"
       />
+      <span v-if="!readonly" class="more">
+        <button
+          v-if="holds"
+          type="button"
+          class="icon"
+          :aria-label="t('setup.outline.addTo', { title: name })"
+          :title="t('setup.outline.addPage')"
+          data-cell="add"
+          @click="emit('add')"
+        >
+          <IconPlus :size="17" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          class="icon"
+          :aria-label="t('setup.outline.removeIt', { title: name })"
+          :title="t('setup.outline.remove')"
+          data-cell="remove"
+          @click="emit('remove')"
+        >
+          <IconTrash :size="17" aria-hidden="true" />
+        </button>
+      </span>
     </span>
     <span v-if="has('when')" role="cell" :class="['when figures', { wrong: isWrong }]">
       <button
@@ -230,17 +253,6 @@ const has = (column: Column): boolean => props.columns.includes(column);
     <span role="cell" class="acts">
       <template v-if="!readonly">
         <button
-          v-if="holds"
-          type="button"
-          class="icon"
-          :aria-label="t('setup.outline.addTo', { title: name })"
-          :title="t('setup.outline.addPage')"
-          data-cell="add"
-          @click="emit('add')"
-        >
-          <IconPlus :size="17" aria-hidden="true" />
-        </button>
-        <button
           type="button"
           class="icon"
           :aria-label="t('setup.outline.openItem', { title: name })"
@@ -250,16 +262,6 @@ const has = (column: Column): boolean => props.columns.includes(column);
           @click="emit('open')"
         >
           <IconPencil :size="17" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="icon"
-          :aria-label="t('setup.outline.removeIt', { title: name })"
-          :title="t('setup.outline.remove')"
-          data-cell="remove"
-          @click="emit('remove')"
-        >
-          <IconTrash :size="17" aria-hidden="true" />
         </button>
       </template>
     </span>
@@ -325,7 +327,9 @@ const has = (column: Column): boolean => props.columns.includes(column);
 }
 
 .title {
+  position: relative;
   display: flex;
+  align-self: stretch;
   align-items: center;
   gap: 4px;
 }
@@ -369,12 +373,36 @@ const has = (column: Column): boolean => props.columns.includes(column);
   justify-content: flex-end;
 }
 
+/* These lie over the end of the title while one is at the line, so that it has their room the rest of the time. */
+.more {
+  position: absolute;
+  inset: 0 2px 0 auto;
+  display: flex;
+  align-items: center;
+  padding: 0 2px;
+  opacity: 0;
+}
+
+.line:hover .more,
+.line:focus-within .more {
+  background: var(--card);
+  opacity: 1;
+}
+
+@media (hover: none) {
+  .more {
+    position: static;
+    opacity: 1;
+  }
+}
+
 .moment {
   display: inline-flex;
   align-items: center;
   gap: 4px;
-  max-width: 100%;
+  max-width: calc(100% + 12px);
   min-height: 28px;
+  margin-left: -7px;
   padding: 0 6px;
   border: 1px solid transparent;
   border-radius: 4px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { IconCopy, IconListNumbers } from '@tabler/icons-vue';
+import { IconColumns3, IconCopy, IconListNumbers } from '@tabler/icons-vue';
 import {
   allLivingItems,
   copySection,
@@ -19,6 +19,7 @@ import type { Edit, FieldValue, ItemKind, MoveEdit } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
+import { VMenu } from 'vuetify/components/VMenu';
 import { fold } from '../../desk/filter.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -300,18 +301,19 @@ watch(() => [route.query['at'], route.hash], showPlace);
         {{ t(folded.size > 0 ? 'setup.outline.unfoldAll' : 'setup.outline.foldAll') }}
       </button>
       <span class="spacer" />
-      <span class="columns" role="group" :aria-label="t('setup.outline.columnsLabel')">
-        <button
-          v-for="column in COLUMNS"
-          :key="column"
-          type="button"
-          class="column"
-          :aria-pressed="columns.includes(column)"
-          @click="toggleColumn(column)"
-        >
-          {{ t(`setup.outline.columns.${column}`) }}
-        </button>
-      </span>
+      <VMenu :close-on-content-click="false">
+        <template #activator="{ props: menu }">
+          <button class="button small" type="button" v-bind="menu">
+            <IconColumns3 :size="16" aria-hidden="true" /> {{ t('setup.outline.columnsLabel') }}
+          </button>
+        </template>
+        <div class="columns" role="group" :aria-label="t('setup.outline.columnsLabel')">
+          <label v-for="column in COLUMNS" :key="column">
+            <input type="checkbox" :checked="columns.includes(column)" @change="toggleColumn(column)" />
+            {{ t(`setup.outline.columns.${column}`) }}
+          </label>
+        </div>
+      </VMenu>
     </div>
     <SelectionBar
       v-if="chosenIds.length > 0 && !isReadonly"
@@ -363,7 +365,6 @@ watch(() => [route.query['at'], route.hash], showPlace);
         @close="opened = null"
       />
     </div>
-    <p v-if="!isReadonly && rows.length > 0" class="keys soft">{{ t('setup.outline.keys') }}</p>
     <MomentDialog :ask="asked" @set="setMoments" @close="asked = null" />
     <CopyDialog v-model="isCopying" :section="here === null ? null : sectionOf(here).id" @copy="copied" />
     <LayoutDialog v-model="isLayingOut" :readonly="isReadonly" />
@@ -378,6 +379,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
 
 <style scoped>
 .outline-stop {
+  container: outline / inline-size;
   display: flex;
   flex-direction: column;
   gap: 8px;
@@ -409,33 +411,22 @@ watch(() => [route.query['at'], route.hash], showPlace);
 }
 
 .columns {
-  display: flex;
-}
-
-.column {
-  min-height: 28px;
-  padding: 0 9px;
+  display: grid;
+  padding: 6px 14px;
   border: 1px solid var(--field-rule);
-  border-right-width: 0;
+  border-radius: 6px;
   background: var(--card);
-  color: var(--ink-soft);
-  font-size: 13px;
-  cursor: pointer;
 }
 
-.column:first-child {
-  border-radius: 5px 0 0 5px;
+.columns label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 30px;
 }
 
-.column:last-child {
-  border-right-width: 1px;
-  border-radius: 0 5px 5px 0;
-}
-
-.column[aria-pressed='true'] {
-  background: var(--bottle-pale);
-  color: var(--ink);
-  font-weight: 600;
+.columns input {
+  accent-color: var(--bottle);
 }
 
 .sides {
@@ -448,10 +439,6 @@ watch(() => [route.query['at'], route.hash], showPlace);
 
 .sides.beside {
   grid-template-columns: minmax(0, 1fr) minmax(320px, 46%);
-}
-
-.keys {
-  font-size: 12.5px;
 }
 
 .empty {

@@ -266,7 +266,7 @@ defineExpose({ focus });
   grid-template-columns: var(--columns);
   align-items: center;
   height: 32px;
-  border-bottom: 2px solid var(--route);
+  border-bottom: 1px solid var(--rule);
 }
 
 .head span {

@@ -7,8 +7,8 @@ export type Column = (typeof COLUMNS)[number];
 
 const KEY = 'itinerary.outline.columns';
 const WIDTHS: Readonly<Record<Column, string>> = {
-  when: '152px',
-  opens: '136px',
+  when: '172px',
+  opens: '152px',
   minutes: '76px',
   shown: '48px',
 };
@@ -25,5 +25,5 @@ export function useColumns(): Ref<readonly Column[]> {
 /** Select and drag, number, title, the chosen ones, acts. */
 export function gridTemplate(columns: readonly Column[]): string {
   const chosen = COLUMNS.filter((column) => columns.includes(column)).map((column) => WIDTHS[column]);
-  return ['46px', '52px', 'minmax(160px, 1fr)', ...chosen, '92px'].join(' ');
+  return ['46px', '48px', 'minmax(200px, 1fr)', ...chosen, '36px'].join(' ');
 }

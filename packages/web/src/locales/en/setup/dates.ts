@@ -93,6 +93,7 @@ export default {
   meetingDay: 'Day',
   minutes: '{minutes} min',
   statuses: { cancelled: 'called off', moved: 'moved', added: 'added' },
+  asUsualOn: 'The meeting of {day} as usual',
   asUsual: 'As usual',
   move: 'Move',
   callOff: 'Call off',

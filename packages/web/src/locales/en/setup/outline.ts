@@ -23,7 +23,8 @@ export default {
   onlyHidden: 'Not shown',
   foldAll: 'Fold all',
   unfoldAll: 'Unfold all',
-  caption: 'Sections and items. Arrow keys move between cells, Alt and an arrow moves a line.',
+  caption:
+    'Sections and items. Arrow keys move between cells, Alt and an arrow moves a line; in the first cell the space bar selects.',
   columnsLabel: 'Columns',
   columns: {
     drag: 'Select and move',
@@ -36,7 +37,6 @@ export default {
     shown: 'Shown',
     acts: 'Acts',
   },
-  keys: 'Arrow keys go from cell to cell. Alt with an arrow moves the line, and so does dragging it by its handle. In the first cell the space bar selects, Shift with an arrow selects on, Ctrl A selects all.',
   drag: 'Drag to move',
   select: 'Select {title}',
   fold: 'Items of {title}',

@@ -93,6 +93,7 @@ export default {
   meetingDay: 'Día',
   minutes: '{minutes} min',
   statuses: { cancelled: 'suspendida', moved: 'trasladada', added: 'añadida' },
+  asUsualOn: 'La clase del {day} como siempre',
   asUsual: 'Como siempre',
   move: 'Trasladar',
   callOff: 'Suspender',

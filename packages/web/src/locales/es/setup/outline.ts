@@ -23,7 +23,8 @@ export default {
   onlyHidden: 'No visibles',
   foldAll: 'Plegar todo',
   unfoldAll: 'Desplegar todo',
-  caption: 'Secciones y elementos. Las flechas pasan de celda en celda; Alt con una flecha mueve la línea.',
+  caption:
+    'Secciones y elementos. Las flechas pasan de celda en celda; Alt con una flecha mueve la línea; en la primera celda, la barra espaciadora selecciona.',
   columnsLabel: 'Columnas',
   columns: {
     drag: 'Seleccionar y mover',
@@ -36,7 +37,6 @@ export default {
     shown: 'Visible',
     acts: 'Acciones',
   },
-  keys: 'Las flechas pasan de celda en celda. Alt con una flecha mueve la línea, igual que arrastrarla por su asa. En la primera celda, la barra espaciadora selecciona, Mayús con una flecha sigue seleccionando y Ctrl A lo selecciona todo.',
   drag: 'Arrastrar para mover',
   select: 'Seleccionar {title}',
   fold: 'Elementos de {title}',
