@@ -99,8 +99,8 @@ test('fewer weeks than sections: what has no week is said, kept, and cured with 
   await page.getByLabel('Teaching weeks').fill('2');
   await expect(page.getByText('One section has no week to stand in')).toBeVisible();
   await stop(page, 'Outline').click();
-  await expect(page.getByRole('row', { name: /Title of section 3|No week left/ }).first()).toBeVisible();
-  await expect(page.getByText('No week left')).toBeVisible();
+  await expect(page.getByRole('row', { name: /No place left/ }).first()).toBeVisible();
+  await expect(page.getByText('No place left')).toBeVisible();
   await stop(page, 'Dates & format').click();
   await page.getByRole('button', { name: 'Make it 3 weeks' }).click();
   await expect(page.getByLabel('Teaching weeks')).toHaveValue('3');
@@ -113,9 +113,11 @@ test('the preview shows hidden things as learners do, and opens at full size', a
   const { id } = await ownCourse(page, 'SEE-1');
   await page.goto(`/setup/${id}/outline`);
   const preview = page.getByRole('complementary', { name: 'What a learner sees' });
-  await expect(preview.getByRole('button', { name: 'Page Page 2' })).toBeVisible();
+  // The outline is a table that wants the width: its preview is unfolded when it is wanted.
+  await page.getByRole('button', { name: 'See what a learner sees' }).click();
+  await expect(preview.getByRole('button', { name: /^Page .*Page 2/ })).toBeVisible();
   await page.getByRole('button', { name: 'Page 2 is shown to learners' }).click();
-  await expect(preview.getByRole('button', { name: 'Page Page 2' })).toHaveCount(0);
+  await expect(preview.getByRole('button', { name: /^Page .*Page 2/ })).toHaveCount(0);
   await preview.getByRole('button', { name: 'See it at full size' }).click();
   const full = page.getByRole('dialog', { name: 'What a learner sees' });
   await expect(full.getByRole('heading', { name: 'Course SEE-1' })).toBeVisible();
@@ -124,42 +126,6 @@ test('the preview shows hidden things as learners do, and opens at full size', a
   await page.reload();
   await page.getByRole('button', { name: 'See what a learner sees' }).click();
   await expect(preview.getByText('Not open yet')).toBeVisible();
-});
-
-test('an outline of five hundred items is worked on like one of ten', async ({ page }) => {
-  await comeInAs(page, INES);
-  const { id, sections } = await ownCourse(page, 'HUGE-1');
-  for (const parent of sections) {
-    const edits = Array.from({ length: 166 }, (_, at) => ({
-      kind: 'insert',
-      parent,
-      after: null,
-      node: {
-        id: `${parent.slice(0, 8)}-${at}`,
-        kind: 'page',
-        title: `Page number ${at}`,
-        text: null,
-        minutes: 5,
-        shown: true,
-        removed: false,
-      },
-    }));
-    const answer = await page.request.post(`/api/courses/${id}/changes`, {
-      data: { since: 0, changes: [{ id: `fill-${parent.slice(0, 8)}`, edits }], texts: {} },
-    });
-    expect(answer.ok()).toBe(true);
-  }
-  await page.goto(`/setup/${id}/outline`);
-  await expect(page.getByPlaceholder('Find in 3 sections, 501 items')).toBeVisible();
-  await page.getByPlaceholder(/Find in/).fill('number 77');
-  await expect(page.locator('.outline [data-cell="title"]')).toHaveCount(6);
-  await page.getByPlaceholder(/Find in/).fill('');
-  await page.getByRole('button', { name: 'Items of Week of 1 March' }).click();
-  await expect(page.getByLabel('Title of item 1.1', { exact: true })).toHaveCount(0);
-  await page.getByLabel('Title of item 2.1', { exact: true }).fill('Renamed among many');
-  await allSaved(page);
-  await page.reload();
-  await expect(page.getByLabel('Title of item 2.1', { exact: true })).toHaveValue('Renamed among many');
 });
 
 test('appearance and language are kept', async ({ page }) => {

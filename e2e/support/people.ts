@@ -26,8 +26,8 @@ interface Made {
   readonly sections: readonly string[];
 }
 
-/** A draft of three weeks, with one page in each section; Inês and Tunde teach it. */
-export async function ownCourse(page: Page, code: string): Promise<Made> {
+/** A draft of three weeks or more, with a page in each section unless told not to; Inês and Tunde teach it. */
+export async function ownCourse(page: Page, code: string, weeks = 3, hasPages = true): Promise<Made> {
   const { request } = page;
   const body = {
     title: `Course ${code}`,
@@ -36,7 +36,7 @@ export async function ownCourse(page: Page, code: string): Promise<Made> {
     department: null,
     term: null,
     firstDay: '2027-03-01',
-    weeks: 3,
+    weeks,
     zone: 'Europe/Lisbon',
   };
   const { id } = await post<{ id: string }>(request, '/api/courses', body);
@@ -52,17 +52,11 @@ export async function ownCourse(page: Page, code: string): Promise<Made> {
       id: `page-${at + 1}`,
       kind: 'page',
       title: `Page ${at + 1}`,
-      text: null,
       minutes: 10,
       shown: true,
-      removed: false,
     },
   }));
-  await post(request, `/api/courses/${id}/changes`, {
-    since: 0,
-    changes: [{ id: 'start', edits }],
-    texts: {},
-  });
+  if (hasPages) await send(page, id, [{ id: 'start', edits }]);
   const found = (await (await request.get(`/api/courses/${id}/candidates?find=tunde`)).json()) as {
     people: { id: string }[];
   };
@@ -71,6 +65,13 @@ export async function ownCourse(page: Page, code: string): Promise<Made> {
     role: 'instructor',
   });
   return { id, sections };
+}
+
+/** Makes changes as the browser does; all of them have to be taken. */
+export async function send(page: Page, id: string, changes: readonly unknown[]): Promise<void> {
+  const data = { since: 0, changes, texts: {} };
+  const answer = await post<{ refused: unknown[] }>(page.request, `/api/courses/${id}/changes`, data);
+  expect(answer.refused).toEqual([]);
 }
 
 async function post<T>(request: APIRequestContext, path: string, data: unknown): Promise<T> {

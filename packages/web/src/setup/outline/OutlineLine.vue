@@ -170,7 +170,6 @@ const has = (column: Column): boolean => props.columns.includes(column);
           class="icon"
           :aria-label="t('setup.outline.addTo', { title: name })"
           :title="t('setup.outline.addPage')"
-          data-cell="add"
           @click="emit('add')"
         >
           <IconPlus :size="17" aria-hidden="true" />
@@ -180,7 +179,6 @@ const has = (column: Column): boolean => props.columns.includes(column);
           class="icon"
           :aria-label="t('setup.outline.removeIt', { title: name })"
           :title="t('setup.outline.remove')"
-          data-cell="remove"
           @click="emit('remove')"
         >
           <IconTrash :size="17" aria-hidden="true" />

@@ -48,6 +48,7 @@ const focusedId = ref<string | null>(null);
 const ROW_HEIGHT = 34;
 /** Lines beyond the view on each side: with those of the tallest view, never more than eighty in all. */
 const OVERSCAN = 6;
+const order = computed(() => props.rows.filter(isNodeRow).map(({ id }) => id));
 const at = computed(() => new Map(props.rows.map((row, index) => [row.id, index])));
 
 const virtualizer = useVirtualizer(
@@ -85,11 +86,24 @@ async function focus(id: string, cell = 'title'): Promise<void> {
   if (index === undefined) return;
   focusedId.value = id;
   virtualizer.value.scrollToIndex(index, { align: 'auto' });
-  await nextTick();
-  const element = cellOf(id, cell);
+  const element = await arrived(id, cell);
   // The scroller has been moved to it already; the browser's own way would move the page as well.
   element?.focus({ preventScroll: true });
   if (element instanceof HTMLInputElement && element.type !== 'checkbox') element.select();
+}
+
+/** Some frames: a line far away is drawn once the scroller has come to it. */
+const FRAMES = 12;
+
+async function arrived(id: string, cell: string): Promise<HTMLElement | null> {
+  await nextTick();
+  for (let frame = 0; frame < FRAMES; frame += 1) {
+    const element = cellOf(id, cell);
+    // Somebody has gone on meanwhile: the focus follows the last wish.
+    if (element !== null || focusedId.value !== id) return element;
+    await new Promise((resolve) => requestAnimationFrame(resolve));
+  }
+  return null;
 }
 
 function neighbour(id: string, step: number): string | null {
@@ -117,6 +131,12 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   if (name === 'select' && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
     event.preventDefault();
     emit('selectAll');
+    return;
+  }
+  const ends = event.key === 'Home' ? order.value[0] : event.key === 'End' ? order.value.at(-1) : undefined;
+  if (ends !== undefined && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault();
+    await focus(ends, name);
     return;
   }
   const isPlain = !event.altKey && !event.ctrlKey && !event.metaKey;
