@@ -42,6 +42,8 @@ export interface Route {
   readonly body?: z.ZodType;
   readonly status: 200 | 201 | 204;
   readonly answer?: z.ZodType;
+  /** Of an answer that is not JSON. */
+  readonly media?: 'text/csv';
 }
 
 const course = z.object({ course: idSchema });
@@ -229,6 +231,15 @@ export const ROUTES = {
     params: course,
     status: 200,
     answer: readCourseSchema,
+  },
+  readGuide: {
+    method: 'get',
+    path: '/api/learn/{course}/guide.csv',
+    access: 'read',
+    summary: 'The pacing guide as CSV: what this person gets of the course, with its dates',
+    params: course,
+    status: 200,
+    media: 'text/csv',
   },
   readItem: {
     method: 'get',

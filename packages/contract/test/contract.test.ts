@@ -41,7 +41,9 @@ describe('routes', () => {
   );
 
   test('give nothing only where there is nothing to give', () => {
-    for (const [, { status, answer }] of routes) expect(answer === undefined).toBe(status === 204);
+    for (const [, { status, answer, media }] of routes) {
+      expect(answer === undefined && media === undefined).toBe(status === 204);
+    }
   });
 });
 
@@ -143,4 +145,26 @@ describe('a new course', () => {
   ])('takes %s = %p', (field, value) => {
     expect(newCourseSchema.safeParse({ ...good, [field]: value }).success).toBe(true);
   });
+});
+
+test('every reference in the OpenAPI document leads somewhere in it', () => {
+  const document = openApiDocument();
+  let count = 0;
+  const visit = (value: unknown): void => {
+    if (value === null || typeof value !== 'object') return;
+    for (const [key, inner] of Object.entries(value)) {
+      if (key === '$ref' && typeof inner === 'string') {
+        const found = inner
+          .slice(2)
+          .split('/')
+          .reduce<unknown>((here, part) => (here as Record<string, unknown> | undefined)?.[part], document);
+        expect({ inner, found: found !== undefined }).toEqual({ inner, found: true });
+        count += 1;
+      } else visit(inner);
+    }
+  };
+  visit(document);
+  // Items in folders refer to themselves, in answers and in what is sent.
+  expect(count).toBeGreaterThan(30);
+  expect(JSON.stringify(document)).not.toContain('$defs');
 });

@@ -180,5 +180,6 @@ export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { withoutTypedNumber } from './readiness/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Rule, Severity, Stop } from './readiness/rule.ts';
+export { pacingCsv } from './learner/pacing-csv.ts';
 export { courseView } from './learner/view.ts';
 export type { CourseView, ItemView, MomentView, PauseView, SectionView } from './learner/view.ts';

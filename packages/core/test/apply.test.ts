@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, newItem, newSection, parseCourse, subtree, withoutTombstones } from '../src/index.ts';
+import { applyChange, newItem, parseCourse, subtree, withoutTombstones } from '../src/index.ts';
 import type { Change, Course, Edit } from '../src/index.ts';
 import { changeFor, course, move, smallCourse } from './arbitraries.ts';
 

@@ -8,6 +8,8 @@ import {
   newSection,
   numberNodes,
   numberOf,
+  courseView,
+  pacingCsv,
   planCourse,
   sectionLoads,
   totalMinutes,
@@ -275,6 +277,51 @@ describe('load and outcomes', () => {
     ]);
     expect(workTable(planCourse(of()))).toMatchObject([
       { item: { id: 'q' }, number: '1.2', section: 'A', due: { day: '2027-01-17' } },
+    ]);
+  });
+});
+
+describe('the pacing guide', () => {
+  const of = (): Course => ({
+    ...smallCourse(),
+    state: 'live',
+    dates: newDates({
+      firstDay: '2027-01-11',
+      weeks: 2,
+      zone: 'Europe/Lisbon',
+      pauses: { p: { name: 'Break, long', first: '2027-01-18', last: '2027-01-24', policy: 'between' } },
+    }),
+    sections: [
+      newSection({
+        id: 'A',
+        title: 'Tides',
+        items: [
+          newItem('folder', {
+            id: 'f',
+            title: 'Readings',
+            items: [newItem('page', { id: 'p', title: '=SUM("mud")', minutes: 20 })],
+          }),
+          newItem('quiz', { id: 'q', title: 'Salt', minutes: 30, due: { kind: 'usual' } }),
+          newItem('page', { id: 'h', title: 'Hidden', shown: false }),
+        ],
+      }),
+      newSection({ id: 'B', items: [] }),
+      newSection({ id: 'C', title: 'Not shown', shown: false }),
+    ],
+  });
+
+  test('as CSV quotes what has to be, and marks what a table would take for a formula', () => {
+    const learner = { role: 'learner' as const, institutionStaff: false };
+    const view = courseView(of(), learner, '2027-01-12T09:00:00Z');
+    if (view === null) throw new Error('absent');
+    expect(pacingCsv(view).split('\r\n')).toEqual([
+      'section,section_title,first_day,last_day,number,kind,title,minutes,due,held',
+      '1,Tides,2027-01-11,2027-01-17,,folder,Readings,,,',
+      `1,Tides,2027-01-11,2027-01-17,1.1,page,"'=SUM(""mud"")",20,,`,
+      '1,Tides,2027-01-11,2027-01-17,1.2,quiz,Salt,30,2027-01-17T23:59,',
+      ',"Break, long",2027-01-18,2027-01-24,,pause,,,,',
+      '2,,2027-01-25,2027-01-31,,section,,,,',
+      '',
     ]);
   });
 });

@@ -54,7 +54,7 @@ describe('export', () => {
   test('says which codes there are', async () => {
     const { code, err } = await tool('export', 'NONE-1');
     expect(code).toBe(1);
-    expect(err).toContain(`No course has the code NONE-1. There are: ${ARCHIVED}, ${LIVE}`);
+    expect(err).toContain(`No course has the code NONE-1. There are: BBH-120-SPR27, ${ARCHIVED}, ${LIVE}`);
   });
 });
 

@@ -2,7 +2,6 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   applyChange,
-  findNode,
   livingItems,
   livingSections,
   newItem,
@@ -12,7 +11,6 @@ import {
 } from '@itinerary/core';
 import type { Course, Holder, MoveEdit } from '@itinerary/core';
 import { smallCourse } from '../../core/test/arbitraries.ts';
-import { nextCell } from '../src/setup/outline/cells.ts';
 import { gridTemplate } from '../src/setup/outline/columns.ts';
 import { movable, moveByDrop, moveByOne, placeAll } from '../src/setup/outline/moves.ts';
 import { edgeAt } from '../src/setup/outline/row-drag.ts';

@@ -13,7 +13,7 @@ import { desk } from '../usecases/desk.ts';
 import { Failure } from '../usecases/failure.ts';
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
 import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
-import { nothingHere, readCourse, readItem } from '../usecases/read-course.ts';
+import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
 import { signIn } from '../usecases/sign-in.ts';
 import { takeChanges } from '../usecases/take-changes.ts';
 import { countLearners, mayCreateCourses } from '../usecases/viewer.ts';
@@ -155,6 +155,10 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
   removeMember: ({ em, at, params, now }) =>
     removeMember(em, at.loaded.course.id, params['person'] as string, now),
   readCourse: ({ em, at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
+  readGuide: ({ at, now, request }) => {
+    request.res?.attachment(`${at.loaded.course.code}.csv`);
+    return Promise.resolve(readGuide(at.loaded.course, at.viewer, now));
+  },
   readItem: ({ em, at, params, now }) =>
     readItem(em, at.loaded.course, at.viewer, params['item'] as string, now),
 };

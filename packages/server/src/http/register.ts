@@ -35,7 +35,12 @@ export function registerRoutes(app: Express, config: Config, database: Database)
         at: who as CourseCaller,
       });
       response.set('Cache-Control', 'no-store');
-      if (route.status === 204) response.status(204).end();
+      if (route.media !== undefined)
+        response
+          .status(route.status)
+          .type(route.media)
+          .send(answer as string);
+      else if (route.status === 204) response.status(204).end();
       else response.status(route.status).json(answer);
     });
   }

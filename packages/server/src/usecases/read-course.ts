@@ -1,6 +1,6 @@
 /** What somebody reading a course gets. Everything in it comes from core's one answer about access. */
 import type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from '@itinerary/contract';
-import { courseView, findNode, isReadable, mayPlan } from '@itinerary/core';
+import { courseView, findNode, isReadable, mayPlan, pacingCsv } from '@itinerary/core';
 import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import { MemberRow, PersonRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -38,6 +38,10 @@ export async function readCourse(
     staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
   };
+}
+
+export function readGuide(course: Course, viewer: Viewer, now: string): string {
+  return pacingCsv(viewOf(course, viewer, now));
 }
 
 export async function readItem(

@@ -60,6 +60,12 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['learner'] },
   },
   {
+    path: '/courses/:course/guide',
+    name: 'guide',
+    component: () => import('../learner/GuidePage.vue'),
+    meta: { areas: ['learner'] },
+  },
+  {
     path: '/courses/:course/items/:item',
     name: 'item',
     component: () => import('../learner/ItemPage.vue'),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { IconPlus } from '@tabler/icons-vue';
+import { IconCalendarOff, IconPlus } from '@tabler/icons-vue';
 import type { DeskAnswer } from '@itinerary/contract';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import LoadState from '../learner/LoadState.vue';
@@ -15,11 +15,16 @@ import { filterCourses, isFiltering, NO_FILTER } from './filter.ts';
 import type { DeskFilter } from './filter.ts';
 import { nextToStart } from './next-to-start.ts';
 
+/** Few are staff of the institution: its dialogs come when they are wanted. */
+const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue'));
+
 const { t, locale } = useI18n();
 const session = useSession();
 const router = useRouter();
 const { answer, state, reload } = useAnswer<DeskAnswer>(() => '/api/desk');
 const filter = ref<DeskFilter>(NO_FILTER);
+const isShowingHolidays = ref(false);
+const isStaff = computed(() => session.person?.kind === 'staff');
 
 const courses = computed(() => answer.value?.courses ?? []);
 const shown = computed(() => filterCourses(courses.value, filter.value));
@@ -45,6 +50,10 @@ const lead = computed(() => {
   <AppBar>
     <template #end>
       <span v-if="term" class="term">{{ term }}</span>
+      <button v-if="isStaff" class="button" type="button" @click="isShowingHolidays = true">
+        <IconCalendarOff :size="18" aria-hidden="true" />
+        <span class="words">{{ t('desk.holidays.button') }}</span>
+      </button>
       <RouterLink v-if="session.me?.mayCreate" class="button" to="/new-course">
         <IconPlus :size="18" aria-hidden="true" /> <span class="words">{{ t('desk.new.title') }}</span>
       </RouterLink>
@@ -88,6 +97,7 @@ const lead = computed(() => {
     </section>
   </main>
   <LoadState v-else :state="state" @again="reload" />
+  <HolidaysDialog v-if="isStaff" v-model="isShowingHolidays" />
 </template>
 
 <style scoped>

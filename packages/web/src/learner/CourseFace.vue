@@ -174,6 +174,9 @@ const standing = computed(() => {
           <dt>{{ t('learner.code') }}</dt>
           <dd class="figures">{{ course.code }}</dd>
         </dl>
+        <RouterLink v-if="isLink" class="guide" :to="`/courses/${course.id}/guide`">{{
+          t('learner.guide.open')
+        }}</RouterLink>
       </aside>
     </div>
   </article>

@@ -50,5 +50,11 @@ export const useSession = defineStore('session', () => {
   });
   const person = computed(() => me.value?.person ?? null);
 
-  return { me, person, today, load, signIn, signInAs, signOut, now };
+  /** Institution staff have changed the list. */
+  function keepHolidays(holidays: MeAnswer['institution']['holidays']): void {
+    if (me.value === null) return;
+    me.value = { ...me.value, institution: { ...me.value.institution, holidays } };
+  }
+
+  return { me, person, today, keepHolidays, load, signIn, signInAs, signOut, now };
 });

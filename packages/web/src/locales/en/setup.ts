@@ -1,9 +1,12 @@
 import dates from './setup/dates.ts';
 import layout from './setup/layout.ts';
+import load from './setup/load.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
+import outcomes from './setup/outcomes.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
+import work from './setup/work.ts';
 
 export default {
   route: 'The route through setup',
@@ -170,11 +173,16 @@ export default {
     tags: 'Tags',
     tagsHint: 'Type one and press Enter.',
     description: 'Description',
+    statedHours: 'Length, in hours',
+    statedHoursHint: 'What learners are promised. Its items add up to {length}.',
     descriptionHint: 'Learners read it beside the sections.',
   },
   dates,
   whatIf,
   outline,
+  load,
+  outcomes,
+  work,
   moment,
   layout,
   text: {

@@ -1,9 +1,12 @@
 import dates from './setup/dates.ts';
 import layout from './setup/layout.ts';
+import load from './setup/load.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
+import outcomes from './setup/outcomes.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
+import work from './setup/work.ts';
 
 export default {
   route: 'El recorrido de la preparación',
@@ -171,11 +174,16 @@ export default {
     tags: 'Etiquetas',
     tagsHint: 'Escribe una y pulsa Intro.',
     description: 'Descripción',
+    statedHours: 'Duración, en horas',
+    statedHoursHint: 'Lo que se promete. Sus elementos suman {length}.',
     descriptionHint: 'Se lee junto a las secciones.',
   },
   dates,
   whatIf,
   outline,
+  load,
+  outcomes,
+  work,
   moment,
   layout,
   text: {

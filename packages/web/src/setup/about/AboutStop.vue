@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { totalMinutes } from '@itinerary/core';
 import type { Purpose } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VCombobox } from 'vuetify/components/VCombobox';
 import { VSelect } from 'vuetify/components/VSelect';
 import { VTextField } from 'vuetify/components/VTextField';
+import { formatMinutes } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import CodeField from '../../ui/CodeField.vue';
@@ -13,6 +15,7 @@ import StopHead from '../StopHead.vue';
 import TextField from '../text/TextField.vue';
 import { useDraft } from '../use-draft.ts';
 import { useFieldFocus } from '../use-field-focus.ts';
+import OutcomeList from './OutcomeList.vue';
 
 const { t } = useI18n();
 const plan = usePlan();
@@ -28,6 +31,18 @@ const title = useDraft(
     if (text !== '') plan.set(course.value.id, 'title', text, course.value.title, { typing: true });
   },
 );
+const MOST_HOURS = 5000;
+const isHours = (text: string): boolean =>
+  text.trim() === '' || (/^\d+$/.test(text.trim()) && Number(text) >= 1 && Number(text) <= MOST_HOURS);
+const hours = useDraft(
+  () => String(course.value.statedHours ?? ''),
+  (text) => {
+    if (!isHours(text)) return;
+    const value = text === '' ? null : Number(text);
+    plan.set(course.value.id, 'statedHours', value, course.value.statedHours, { typing: true });
+  },
+);
+const minutes = computed(() => (plan.planned === null ? 0 : totalMinutes(plan.planned)));
 const code = ref(course.value.code);
 watch(
   () => course.value.code,
@@ -114,6 +129,21 @@ function setTags(tags: readonly unknown[]): void {
       />
       <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
     </div>
+    <OutcomeList :readonly="isArchived" />
+    <VTextField
+      id="field-statedHours"
+      class="figures-field hours"
+      inputmode="numeric"
+      name="statedHours"
+      :model-value="hours.draft.value"
+      :label="t('setup.about.statedHours')"
+      :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes) })"
+      persistent-hint
+      :readonly="isArchived"
+      :error-messages="isHours(hours.draft.value) ? [] : [t('setup.dates.numberWrong', { most: MOST_HOURS })]"
+      @update:model-value="hours.typed"
+      @blur="hours.left"
+    />
   </div>
 </template>
 
@@ -133,6 +163,10 @@ function setTags(tags: readonly unknown[]): void {
 
 .wide-first {
   grid-template-columns: 3fr 2fr;
+}
+
+.hours {
+  max-width: 320px;
 }
 
 .hint {

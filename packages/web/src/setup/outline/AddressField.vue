@@ -11,24 +11,24 @@ const { t } = useI18n();
 const plan = usePlan();
 
 const stored = computed(() => props.address ?? '');
-const address = ref(stored.value);
+const typed = ref(stored.value);
 watch(stored, (now) => {
-  if (full(address.value) !== now) address.value = now;
+  if (full(typed.value) !== now) typed.value = now;
 });
 /** "college.example/map" is typed without its scheme more often than with it. */
-const full = (typed: string): string => {
-  const trimmed = typed.trim();
+const full = (text: string): string => {
+  const trimmed = text.trim();
   return trimmed === '' || /^[a-z][a-z0-9+.-]*:/i.test(trimmed) ? trimmed : `https://${trimmed}`;
 };
 const isAddress = computed(
-  () => address.value.trim() === '' || addressSchema.safeParse(full(address.value)).success,
+  () => typed.value.trim() === '' || addressSchema.safeParse(full(typed.value)).success,
 );
 
-function type(typed: string): void {
-  address.value = typed;
+function type(next: string): void {
+  typed.value = next;
   if (!isAddress.value) return;
-  const next = full(typed);
-  plan.set(props.target, 'address', next === '' ? null : next, stored.value === '' ? null : stored.value, {
+  const whole = full(next);
+  plan.set(props.target, 'address', whole === '' ? null : whole, stored.value === '' ? null : stored.value, {
     typing: true,
   });
 }
@@ -36,7 +36,7 @@ function type(typed: string): void {
 
 <template>
   <VTextField
-    :model-value="address"
+    :model-value="typed"
     class="figures-field"
     inputmode="url"
     name="address"

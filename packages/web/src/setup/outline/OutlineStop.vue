@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { IconColumns3, IconCopy, IconListNumbers } from '@tabler/icons-vue';
+import { IconChartBar, IconColumns3, IconCopy, IconInbox, IconListNumbers } from '@tabler/icons-vue';
 import {
   allLivingItems,
-  copySection,
   duplicateNodes,
   findNode,
   isHolder,
@@ -25,6 +24,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
+import LoadDialog from '../load/LoadDialog.vue';
 import StopHead from '../StopHead.vue';
 import AddMenu from './AddMenu.vue';
 import { COLUMNS, useColumns } from './columns.ts';
@@ -42,6 +42,7 @@ import { isNodeRow, outlineRows } from './rows.ts';
 import type { Filter, ItemRow, OutlineRow, SectionRow } from './rows.ts';
 import SelectionBar from './SelectionBar.vue';
 import { useSelection } from './selection.ts';
+import WorkDialog from './WorkDialog.vue';
 
 type Node = SectionRow | ItemRow;
 
@@ -58,6 +59,8 @@ const columns = useColumns();
 const asked = ref<MomentAsk | null>(null);
 const isCopying = ref(false);
 const isLayingOut = ref(false);
+const isShowingLoad = ref(false);
+const isShowingWork = ref(false);
 const moving = ref<readonly string[] | null>(null);
 
 const course = computed(() => plan.course!);
@@ -232,13 +235,19 @@ function setMoments(edits: readonly Edit[]): void {
   );
 }
 
-function copied(edits: ReturnType<typeof copySection>): void {
+function copied(edits: readonly Edit[]): void {
   isCopying.value = false;
   plan.change(edits);
 }
 
 function setMinutes(row: ItemRow, minutes: number | null): void {
   plan.set(row.id, 'minutes', minutes, row.minutes, { typing: true });
+}
+
+async function openWork(id: string): Promise<void> {
+  isShowingWork.value = false;
+  opened.value = id;
+  await focus(id);
 }
 
 function toggle(id: string): void {
@@ -278,11 +287,17 @@ watch(() => [route.query['at'], route.hash], showPlace);
     <div class="tools">
       <AddMenu v-if="!isReadonly" @section="addSection" @item="addItem($event)" />
       <span class="spacer" />
-      <button v-if="!isReadonly" class="button" type="button" @click="isCopying = true">
-        <IconCopy :size="17" aria-hidden="true" /> {{ t('setup.outline.copyUnit') }}
+      <button v-if="!isReadonly" class="button small" type="button" @click="isCopying = true">
+        <IconCopy :size="16" aria-hidden="true" /> {{ t('setup.outline.copyUnit') }}
       </button>
-      <button class="button" type="button" @click="isLayingOut = true">
-        <IconListNumbers :size="17" aria-hidden="true" /> {{ t('setup.layout.button') }}
+      <button class="button small" type="button" @click="isShowingWork = true">
+        <IconInbox :size="16" aria-hidden="true" /> {{ t('setup.work.button') }}
+      </button>
+      <button class="button small" type="button" @click="isShowingLoad = true">
+        <IconChartBar :size="16" aria-hidden="true" /> {{ t('setup.load.button') }}
+      </button>
+      <button class="button small" type="button" @click="isLayingOut = true">
+        <IconListNumbers :size="16" aria-hidden="true" /> {{ t('setup.layout.button') }}
       </button>
     </div>
     <div class="tools">
@@ -367,6 +382,8 @@ watch(() => [route.query['at'], route.hash], showPlace);
     </div>
     <MomentDialog :ask="asked" @set="setMoments" @close="asked = null" />
     <CopyDialog v-model="isCopying" :section="here === null ? null : sectionOf(here).id" @copy="copied" />
+    <LoadDialog v-model="isShowingLoad" />
+    <WorkDialog v-model="isShowingWork" @open="openWork" />
     <LayoutDialog v-model="isLayingOut" :readonly="isReadonly" />
     <MoveDialog
       :ids="moving"

@@ -1,5 +1,5 @@
 export default {
-  button: 'Numbers and reading',
+  button: 'Numbers, reading',
   title: 'Numbers, reading, limits',
   live: 'The course is live: numbers that learners know change at once.',
   numbering: 'Numbers',

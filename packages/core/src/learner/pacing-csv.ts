@@ -1,0 +1,73 @@
+/**
+ * The pacing guide as CSV (RFC 4180): a course as one person gets it, one line an item; moments as local times
+ * in the course's zone, days and times as ISO 8601 writes them.
+ */
+import type { CourseView, ItemView, MomentView, SectionView } from './view.ts';
+
+const HEAD = [
+  'section',
+  'section_title',
+  'first_day',
+  'last_day',
+  'number',
+  'kind',
+  'title',
+  'minutes',
+  'due',
+  'held',
+] as const;
+
+type Cell = string | number | null;
+
+export function pacingCsv(view: CourseView): string {
+  const pausesBefore = (id: string | null): readonly Cell[][] =>
+    view.pauses
+      .filter(({ before }) => before === id)
+      .map(({ number, name, first, last }) => [
+        number,
+        name,
+        first,
+        last,
+        null,
+        'pause',
+        null,
+        null,
+        null,
+        null,
+      ]);
+  const around =
+    view.around === null ? [] : itemLines([null, null, view.firstDay, view.lastDay], [view.around]);
+  const lines = [
+    ...around,
+    ...view.sections.flatMap((section) => [...pausesBefore(section.id), ...sectionLines(section)]),
+    ...pausesBefore(null),
+  ];
+  return [HEAD, ...lines].map((line) => `${line.map(written).join(',')}\r\n`).join('');
+}
+
+function sectionLines({ number, title, days, items }: SectionView): readonly Cell[][] {
+  const head = [number, title, days?.first ?? null, days?.last ?? null];
+  const lines = itemLines(head, items);
+  return lines.length > 0 ? lines : [[...head, null, 'section', null, null, null, null]];
+}
+
+/** Folders before what they hold. */
+function itemLines(head: readonly Cell[], items: readonly ItemView[]): readonly Cell[][] {
+  return items.flatMap((item) => {
+    const { number, kind, title, minutes, due, held } = item;
+    const line = [...head, number, kind, title, minutes, local(due), local(held)];
+    return [line, ...itemLines(head, item.items)];
+  });
+}
+
+function local(moment: MomentView | null): string | null {
+  if (moment === null) return null;
+  return moment.time === null ? moment.day : `${moment.day}T${moment.time}`;
+}
+
+/** Quoted where it has to be; a title that a table would take for a formula is marked as text. */
+function written(value: Cell): string {
+  const text = value === null ? '' : String(value);
+  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+}

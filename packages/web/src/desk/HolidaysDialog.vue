@@ -1,0 +1,140 @@
+<script setup lang="ts">
+/** The institution's holidays, kept by its staff: read from a calendar file, offered to every course as pauses. */
+import { IconTrash, IconUpload } from '@tabler/icons-vue';
+import type { HolidaysAnswer } from '@itinerary/contract';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ask, path, ProblemError } from '../api/client.ts';
+import { formatDays } from '../app/dates.ts';
+import { useProblemSentence } from '../app/problems.ts';
+import { useSession } from '../stores/session.ts';
+import DialogBox from '../ui/DialogBox.vue';
+
+const isOpen = defineModel<boolean>({ required: true });
+const { t, locale } = useI18n();
+const sentence = useProblemSentence();
+const session = useSession();
+const picker = ref<HTMLInputElement | null>(null);
+const failure = ref<string | null>(null);
+const said = ref('');
+const isBusy = ref(false);
+const holidays = computed(() => session.me?.institution.holidays ?? []);
+
+/** As large as the server takes. */
+const MOST_BYTES = 1_000_000;
+
+async function change(
+  work: () => Promise<HolidaysAnswer>,
+  done: (answer: HolidaysAnswer) => string,
+): Promise<void> {
+  isBusy.value = true;
+  failure.value = null;
+  try {
+    const answer = await work();
+    session.keepHolidays(answer.holidays);
+    said.value = done(answer);
+  } catch (error) {
+    const wrong = error instanceof ProblemError ? error.problem.errors?.[0] : undefined;
+    failure.value =
+      wrong === undefined
+        ? sentence(error)
+        : t('desk.holidays.wrong', {
+            place: wrong.path,
+            value: String(wrong.value),
+            expected: wrong.expected,
+          });
+  } finally {
+    isBusy.value = false;
+  }
+}
+
+async function read(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const file = field.files?.[0];
+  field.value = '';
+  if (file === undefined) return;
+  if (file.size > MOST_BYTES) {
+    failure.value = t('desk.holidays.large', { name: file.name });
+    return;
+  }
+  const calendar = await file.text();
+  await change(
+    () => ask<HolidaysAnswer>('/api/holidays', { method: 'POST', body: { calendar } }),
+    (answer) => t('desk.holidays.read', answer.holidays.length),
+  );
+}
+
+async function remove(id: string, name: string): Promise<void> {
+  await change(
+    () => ask<HolidaysAnswer>(path`/api/holidays/${id}`, { method: 'DELETE' }),
+    () => t('desk.holidays.removed', { name }),
+  );
+}
+</script>
+
+<template>
+  <DialogBox v-model="isOpen" :title="t('desk.holidays.title')" :width="620">
+    <p>{{ t('desk.holidays.text') }}</p>
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <p class="visually-hidden" role="status">{{ said }}</p>
+    <ul v-if="holidays.length > 0">
+      <li v-for="one in holidays" :key="one.id">
+        <span>{{ one.name }}</span>
+        <span class="figures">{{ formatDays(one.first, one.last, locale, session.today) }}</span>
+        <button
+          class="button bare square"
+          type="button"
+          :disabled="isBusy"
+          :aria-label="t('desk.holidays.remove', { name: one.name })"
+          @click="remove(one.id, one.name)"
+        >
+          <IconTrash :size="16" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+    <p v-else class="soft">{{ t('desk.holidays.none') }}</p>
+    <input
+      ref="picker"
+      class="visually-hidden"
+      type="file"
+      accept=".ics,text/calendar"
+      tabindex="-1"
+      :aria-label="t('desk.holidays.file')"
+      @change="read"
+    />
+    <template #foot>
+      <button class="button" type="button" :disabled="isBusy" @click="picker?.click()">
+        <IconUpload :size="17" aria-hidden="true" /> {{ t('desk.holidays.choose') }}
+      </button>
+      <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+ul {
+  max-height: 46vh;
+  margin: 12px 0 0;
+  padding: 0;
+  overflow: auto;
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 34px;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 6px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.failure {
+  margin-top: 10px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--blocker);
+  background: var(--blocker-pale);
+  overflow-wrap: anywhere;
+}
+</style>

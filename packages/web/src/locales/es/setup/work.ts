@@ -1,0 +1,8 @@
+export default {
+  button: 'Todas las entregas',
+  title: 'Todas las entregas',
+  none: 'Todavía no hay tareas, cuestionarios ni debates.',
+  section: 'Sección',
+  assesses: 'Evalúa',
+  unassessed: 'Nada evalúa:',
+};

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+/** What learners can do afterwards, and where it is taught and assessed. */
+import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-vue';
+import { listOutcomes, MAX_OUTCOMES, numberOf, outcomeSchema } from '@itinerary/core';
+import type { Edit, FieldValue, Outcome } from '@itinerary/core';
+import { computed, nextTick, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import OutcomeField from './OutcomeField.vue';
+
+defineProps<{ readonly: boolean }>();
+const { t } = useI18n();
+const plan = usePlan();
+const list = ref<HTMLElement | null>(null);
+const fresh = ref('');
+const outcomes = computed(() => listOutcomes(plan.course!));
+
+const edit = (id: string, value: Outcome | null): Edit => ({
+  kind: 'set',
+  target: plan.course!.id,
+  field: `outcomes.${id}`,
+  value: value as FieldValue,
+  was: (plan.course!.outcomes[id] ?? null) as FieldValue,
+});
+
+async function add(): Promise<void> {
+  const value = { text: fresh.value.trim(), at: (outcomes.value.at(-1)?.at ?? 0) + 1 };
+  if (!outcomeSchema.safeParse(value).success) return;
+  plan.change([edit(newId(), value)]);
+  fresh.value = '';
+  await nextTick();
+}
+
+function rename(id: string, text: string): void {
+  const outcome = plan.course!.outcomes[id];
+  if (outcome !== undefined && text !== '') plan.change([edit(id, { ...outcome, text })], { typing: true });
+}
+
+/** Two neighbours change places. */
+function move(at: number, step: number): void {
+  const [one, other] = [outcomes.value[at], outcomes.value[at + step]];
+  if (one === undefined || other === undefined) return;
+  plan.change([
+    edit(one.id, { text: one.text, at: other.at }),
+    edit(other.id, { text: other.text, at: one.at }),
+  ]);
+}
+
+const numbers = (ids: readonly string[]): string =>
+  ids.map((id) => (plan.planned === null ? null : numberOf(plan.planned, id)) ?? '·').join(', ');
+</script>
+
+<template>
+  <section id="field-outcomes" class="outcomes" tabindex="-1" aria-labelledby="outcomes">
+    <h2 id="outcomes">{{ t('setup.outcomes.title') }}</h2>
+    <ol v-if="outcomes.length > 0" ref="list">
+      <li v-for="(outcome, at) in outcomes" :key="outcome.id">
+        <OutcomeField
+          :text="outcome.text"
+          :label="t('setup.outcomes.field', { number: at + 1 })"
+          :readonly="readonly"
+          @typed="rename(outcome.id, $event)"
+        />
+        <span :class="['soft', 'where', { none: outcome.assessedBy.length === 0 }]">
+          {{
+            outcome.assessedBy.length === 0
+              ? t('setup.outcomes.unassessed')
+              : t('setup.outcomes.assessedBy', { numbers: numbers(outcome.assessedBy) })
+          }}
+          <template v-if="outcome.taughtBy.length > 0">
+            · {{ t('setup.outcomes.taughtBy', { numbers: numbers(outcome.taughtBy) }) }}
+          </template>
+        </span>
+        <span v-if="!readonly" class="acts">
+          <button
+            class="button bare square"
+            type="button"
+            :disabled="at === 0"
+            :aria-label="t('setup.outcomes.up', { text: outcome.text })"
+            @click="move(at, -1)"
+          >
+            <IconArrowUp :size="16" aria-hidden="true" />
+          </button>
+          <button
+            class="button bare square"
+            type="button"
+            :disabled="at === outcomes.length - 1"
+            :aria-label="t('setup.outcomes.down', { text: outcome.text })"
+            @click="move(at, 1)"
+          >
+            <IconArrowDown :size="16" aria-hidden="true" />
+          </button>
+          <button
+            class="button bare square"
+            type="button"
+            :aria-label="t('setup.outcomes.remove', { text: outcome.text })"
+            @click="plan.change([edit(outcome.id, null)])"
+          >
+            <IconTrash :size="16" aria-hidden="true" />
+          </button>
+        </span>
+      </li>
+    </ol>
+    <p v-else class="soft">{{ t('setup.outcomes.none') }}</p>
+    <form v-if="!readonly && outcomes.length < MAX_OUTCOMES" class="add" @submit.prevent="add">
+      <input
+        v-model="fresh"
+        maxlength="300"
+        :aria-label="t('setup.outcomes.fresh')"
+        :placeholder="t('setup.outcomes.placeholder')"
+      />
+      <button class="button" type="submit">
+        <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.outcomes.add') }}
+      </button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.outcomes {
+  display: grid;
+  gap: 8px;
+}
+
+ol {
+  display: grid;
+  margin: 0;
+  padding: 0;
+  border-top: 3px solid var(--route);
+  background: var(--card);
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 8px;
+  align-items: center;
+  padding: 4px 8px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.where {
+  grid-column: 1;
+  padding: 0 7px 2px;
+  font-size: 13px;
+}
+
+.where.none {
+  color: var(--advice);
+}
+
+.acts {
+  grid-area: 1 / 2 / 3;
+}
+
+.add {
+  display: flex;
+  gap: 8px;
+}
+
+.add input {
+  flex: 1;
+  min-height: 36px;
+  padding: 0 10px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+}
+</style>
