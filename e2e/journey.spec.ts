@@ -4,6 +4,7 @@ import { allSaved, comeInAs, INES, NOOR, signOut } from './support/people.ts';
 import { picture } from './support/pictures.ts';
 
 test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
+  test.setTimeout(180_000);
   const stop = (name: string) =>
     page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
 
@@ -26,14 +27,32 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await expect(page.getByText('measure a shore so that somebody else')).toHaveCount(2);
     await picture(page, 'setup-about');
     await stop('Dates & format').click();
-    await expect(page.getByRole('button', { name: 'Begin on Mon 17 May' })).toBeVisible();
+    await expect(page.getByText('Begin on Mon 17 May')).toBeVisible();
     await picture(page, 'setup-dates');
+    await page.getByLabel('First day', { exact: true }).fill('2027-05-24');
+    await page.getByRole('button', { name: 'See what moves' }).click();
+    await expect(page.getByRole('dialog', { name: 'Before it changes' })).toBeVisible();
+    await picture(page, 'what-if');
+    await page.getByRole('button', { name: 'Leave it as it is' }).click();
     await stop('Readiness').click();
     await picture(page, 'setup-readiness');
     await stop('Outline').click();
-    await page.getByRole('button', { name: 'Edit what Why tides lag the moon holds' }).click();
-    await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('The moon is overhead');
+    await page.getByRole('button', { name: 'Load' }).click();
+    await expect(page.getByText('No section is over the target')).toBeVisible();
+    await expect(page.getByRole('img', { name: /Minutes of each section/ })).toBeVisible();
+    await picture(page, 'load');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('button', { name: 'Edit what Your own tide table holds' }).click();
+    await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('Take the readings');
     await picture(page, 'setup-outline');
+    await page.getByRole('link', { name: 'Itinerary' }).click();
+  });
+
+  await test.step('look at the meetings of another', async () => {
+    await page.getByRole('link', { name: 'Field Sketching' }).click();
+    await stop('Dates & format').click();
+    await expect(page.getByRole('row', { name: /The far shore/ })).toContainText('moved');
+    await picture(page, 'setup-meetings');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
 
@@ -66,7 +85,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
   await test.step('Dates & format: the cure moves the first day', async () => {
     await stop('Dates & format').click();
     await expect(page.getByText('The first day is a Wednesday')).toBeVisible();
-    await page.getByRole('button', { name: 'Begin on Mon 8 Feb' }).click();
+    await page.getByText('Begin on Mon 8 Feb').click();
     await expect(page.getByLabel('First day')).toHaveValue('2027-02-08');
     await expect(page.getByRole('cell', { name: '15–21 Feb' }).first()).toBeVisible();
     await page.getByLabel('Teaching weeks').fill('4');
@@ -154,6 +173,10 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
       .click();
     await expect(page.getByText('Week 6 is on')).toBeVisible();
     await picture(page, 'learner-course');
+    await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
+    await expect(page.getByRole('row', { name: /Spring break/ })).toContainText('8–14 Mar');
+    await picture(page, 'learner-guide');
+    await page.getByRole('link', { name: 'All sections' }).click();
     await page.setViewportSize({ width: 360, height: 740 });
     await page.getByRole('button', { name: /in Reading a tide table/ }).click();
     await picture(page, 'learner-course-phone');

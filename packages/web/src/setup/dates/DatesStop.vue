@@ -71,7 +71,8 @@ const clocks = computed(() => {
 /** What belongs here is said here, once: sections without a place are of the calendar too. */
 const HERE = new Set(['unplaced_sections', 'past_last_day', 'unit_overlap']);
 const here = computed<readonly Finding[]>(() =>
-  plan.found.filter(({ stop, rule }) => stop === 'dates' || HERE.has(rule)),
+  // A first day in mid-week is a choice of three here, which says more than the finding.
+  plan.found.filter(({ stop, rule }) => (stop === 'dates' && rule !== 'mid_week') || HERE.has(rule)),
 );
 const inside = computed(() => planned.value.sections.filter(({ span }) => span.kind !== 'outside').length);
 

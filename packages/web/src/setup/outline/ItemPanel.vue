@@ -38,6 +38,15 @@ const title = textDraft('title', props.node.kind === 'section');
 const summary = textDraft('summary', true);
 const place = textDraft('place', true);
 
+const MOST_MINUTES = 10_000;
+const minutes = useDraft(
+  () => String(read('minutes') ?? ''),
+  (text) => {
+    if (text === '') set('minutes', null, true);
+    else if (/^\d+$/.test(text) && Number(text) <= MOST_MINUTES) set('minutes', Number(text), true);
+  },
+);
+
 const has = (field: string): boolean => field in props.node;
 const accent = computed(() => (isHolder(props.node) ? props.node.accent : null));
 const accents: readonly Accent[] = accentSchema.options;
@@ -83,7 +92,7 @@ const moments = computed(() => {
       @update:model-value="title.typed"
       @blur="title.left"
     />
-    <div v-if="moments.length > 0" class="moments">
+    <div class="moments">
       <button
         v-for="{ field, words } in moments"
         :key="field"
@@ -97,6 +106,18 @@ const moments = computed(() => {
         >
         <span class="figures">{{ words }}</span>
       </button>
+      <label v-if="isContent(node)" class="moment">
+        <span class="soft">{{ t('setup.outline.columns.minutes') }}</span>
+        <input
+          class="figures minutes"
+          inputmode="numeric"
+          maxlength="5"
+          :value="minutes.draft.value"
+          :readonly="readonly"
+          @input="minutes.typed(($event.target as HTMLInputElement).value)"
+          @blur="minutes.left"
+        />
+      </label>
     </div>
     <AddressField
       v-if="node.kind === 'link' || node.kind === 'video'"
@@ -224,6 +245,13 @@ header {
   background: var(--card);
   text-align: left;
   cursor: pointer;
+}
+
+.minutes {
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
 }
 
 .moment .soft {

@@ -347,7 +347,11 @@ watch(() => [route.query['at'], route.hash], showPlace);
         v-if="rows.length > 0"
         ref="table"
         :rows="rows"
-        :columns="openedNode === null ? columns : columns.filter((column) => column === 'shown')"
+        :columns="
+          openedNode === null
+            ? columns
+            : columns.filter((column) => column === 'shown' || column === 'minutes')
+        "
         :readonly="isReadonly"
         :opened="opened"
         :selected="selection.ids.value"
