@@ -5,6 +5,7 @@ import {
   courseSchema,
   courseStateSchema,
   daySchema,
+  fileSchema,
   formatSchema,
   MAX_TEXT,
   MAX_WEEKS,
@@ -123,6 +124,7 @@ export type ServerRefusal =
       readonly rules: readonly string[];
     }
   | { readonly code: 'code_taken'; readonly edit: number; readonly target: string; readonly proposal: string }
+  | { readonly code: 'file_missing'; readonly edit: number; readonly target: string }
   | { readonly code: 'text_missing'; readonly edit: number; readonly target: string; readonly field: string }
   | {
       readonly code: 'unknown_choice';
@@ -130,6 +132,10 @@ export type ServerRefusal =
       readonly target: string;
       readonly field: string;
     };
+
+/** What came: its content's hash, size in bytes, and the media type that its content has. */
+export const uploadAnswerSchema = fileSchema.pick({ hash: true, name: true, size: true, type: true });
+export type UploadAnswer = z.infer<typeof uploadAnswerSchema>;
 
 export const textAnswerSchema = z.object({ html: z.string() });
 export type TextAnswer = z.infer<typeof textAnswerSchema>;

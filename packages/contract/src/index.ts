@@ -25,6 +25,7 @@ export type {
   PlanAnswer,
   ServerRefusal,
   TextAnswer,
+  UploadAnswer,
 } from './courses.ts';
 export { newCourseSchema } from './courses.ts';
 export type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from './learner.ts';

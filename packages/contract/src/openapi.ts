@@ -62,6 +62,10 @@ function operation(name: string, route: Route, shared: Shared): Json {
     },
   };
   if (route.access !== 'anyone') made['security'] = [{ session: [] }];
+  if (route.takesFile === true) {
+    const schema = { type: 'string', format: 'binary' };
+    made['requestBody'] = { required: true, content: { 'application/octet-stream': { schema } } };
+  }
   if (route.body !== undefined) {
     made['requestBody'] = {
       required: true,

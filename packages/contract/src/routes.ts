@@ -2,7 +2,7 @@
  * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
  * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
  */
-import { idSchema, storableSchema } from '@itinerary/core';
+import { idSchema, storableSchema, textHashSchema } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import { z } from 'zod';
 import {
@@ -14,6 +14,7 @@ import {
   newCourseSchema,
   planSchema,
   textAnswerSchema,
+  uploadAnswerSchema,
 } from './courses.ts';
 import { readCourseSchema, readItemSchema } from './learner.ts';
 import {
@@ -43,7 +44,9 @@ export interface Route {
   readonly status: 200 | 201 | 204;
   readonly answer?: z.ZodType;
   /** Of an answer that is not JSON. */
-  readonly media?: 'text/csv';
+  readonly media?: 'text/csv' | 'application/octet-stream';
+  /** The body is a file as it is, not JSON. */
+  readonly takesFile?: true;
 }
 
 const course = z.object({ course: idSchema });
@@ -185,6 +188,27 @@ export const ROUTES = {
     status: 200,
     answer: textAnswerSchema,
   },
+  upload: {
+    method: 'post',
+    path: '/api/courses/{course}/files',
+    access: 'plan',
+    summary:
+      'Upload a file: its bytes as the body, its name in the query; refused while it arrives when too large',
+    params: course,
+    query: z.object({ name: storableSchema.trim().min(1).max(200) }),
+    takesFile: true,
+    status: 201,
+    answer: uploadAnswerSchema,
+  },
+  courseFile: {
+    method: 'get',
+    path: '/api/courses/{course}/files/{hash}',
+    access: 'plan',
+    summary: 'A file of the course, for those who plan it',
+    params: course.extend({ hash: textHashSchema }),
+    status: 200,
+    media: 'application/octet-stream',
+  },
   members: {
     method: 'get',
     path: '/api/courses/{course}/members',
@@ -231,6 +255,15 @@ export const ROUTES = {
     params: course,
     status: 200,
     answer: readCourseSchema,
+  },
+  itemFile: {
+    method: 'get',
+    path: '/api/learn/{course}/items/{item}/file',
+    access: 'read',
+    summary: 'The file of an item, for whoever gets that item',
+    params: course.extend({ item: pathId }),
+    status: 200,
+    media: 'application/octet-stream',
   },
   readGuide: {
     method: 'get',

@@ -59,11 +59,13 @@ export type {
   Assignment,
   ContentItem,
   CourseFileRef,
+  FileItem,
   Folder,
   Item,
   Leaf,
   Link,
   Page,
+  Video,
   WorkItem,
 } from './course/items-schema.ts';
 export {

@@ -3,6 +3,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { ROUTES } from '@itinerary/contract';
 import type { Route, RouteAccess, RouteName } from '@itinerary/contract';
 import request from 'supertest';
+import { newItem } from '@itinerary/core';
+import type { UploadAnswer } from '@itinerary/contract';
 import type { Agent, Response } from 'supertest';
 import { ARCHIVED, courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
@@ -12,6 +14,8 @@ let ids: Readonly<Record<string, string>>;
 /** An item and a text of the live course. */
 let item = '';
 let hash = '';
+let fileHash: string;
+const fileItem = 'words';
 const agents = new Map<Who | 'nobody', Agent>();
 const WHO: readonly (Who | 'nobody')[] = [
   'nobody',
@@ -34,6 +38,19 @@ beforeAll(async () => {
   };
   item = course.sections[0]?.items[0]?.id ?? '';
   hash = course.description;
+  // A file, and an item that holds it.
+  const agent = agents.get('instructor') as Agent;
+  const at = `/api/courses/${ids[LIVE] ?? ''}`;
+  const came = await agent
+    .post(`${at}/files?name=words.txt`)
+    .set('content-type', 'application/octet-stream')
+    .send('High water');
+  const file = { ...(came.body as UploadAnswer), alt: null, author: null, licence: null };
+  fileHash = file.hash;
+  const node = newItem('file', { id: fileItem, title: 'Words', file });
+  const parent = (course.sections.at(-1) as { id?: string }).id;
+  const edits = [{ kind: 'insert', parent, after: null, node }];
+  await agent.post(`${at}/changes`).send({ since: 0, changes: [{ id: 'file', edits }], texts: {} });
 });
 afterAll(() => server.stop());
 
@@ -43,6 +60,8 @@ const inCourse = all.filter(([, route]) => route.path.includes('{course}'));
 /** A request that gets past the right, and then fails on its input or is harmless. */
 async function call(who: Who | 'nobody', route: Route, course: string): Promise<Response> {
   const path = route.path
+    .replace('files/{hash}', `files/${fileHash}`)
+    .replace('{item}/file', `${fileItem}/file`)
     .replace('{course}', course)
     .replace('{code}', 'FREE-1')
     .replace('{person}', 'nobody')

@@ -1,4 +1,5 @@
 /** Settings of one server process, from the environment. */
+import { join } from 'node:path';
 import type { Clock } from './clock.ts';
 import { standingClock, systemClock } from './clock.ts';
 
@@ -11,6 +12,8 @@ export interface Config {
   readonly clock: Clock;
   /** Folder of the built web application; null when something else serves it. */
   readonly webFolder: string | null;
+  /** Folder of the uploaded files. */
+  readonly filesFolder: string;
   readonly logLevel: string;
   /** Behind a proxy that speaks https: cookies are marked secure. */
   readonly secure: boolean;
@@ -32,6 +35,7 @@ export function readConfig(env: Environment): Config {
     demo: env['ITINERARY_DEMO'] === '1',
     clock: now === undefined || now === '' ? systemClock : standingClock(now),
     webFolder: env['ITINERARY_WEB'] ?? null,
+    filesFolder: env['ITINERARY_FILES'] ?? join(process.cwd(), '.data', 'files'),
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secure: env['ITINERARY_SECURE'] === '1',
   };

@@ -112,6 +112,20 @@ export const TextRow = defineEntity({
   properties: (p) => ({ courseId: p.string().primary(), hash: p.string().primary(), html: p.text() }),
 });
 
+export const StoredFileRow = defineEntity({
+  name: 'StoredFileRow',
+  tableName: 'stored_file',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    hash: p.string().primary(),
+    /** In bytes. */
+    size: p.integer(),
+    /** The media type that was found in its content. */
+    type: p.string(),
+    createdAt: p.string(),
+  }),
+});
+
 export const ChangeRow = defineEntity({
   name: 'ChangeRow',
   tableName: 'change',
@@ -153,6 +167,7 @@ export const ENTITIES = [
   CourseRow,
   NodeRow,
   TextRow,
+  StoredFileRow,
   ChangeRow,
   MemberRow,
 ];

@@ -4,6 +4,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
 import { Migration0001 } from './migrations/migration-0001.ts';
 import { Migration0002 } from './migrations/migration-0002.ts';
+import { Migration0003 } from './migrations/migration-0003.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -12,6 +13,7 @@ export type Database = MikroORM;
 export const MIGRATIONS = [
   { name: '0001-first-tables', class: Migration0001 },
   { name: '0002-formats-and-kinds', class: Migration0002 },
+  { name: '0003-uploaded-files', class: Migration0003 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -130,6 +130,7 @@ const TABLES = [
   'member',
   'change',
   'long_text',
+  'stored_file',
   'node',
   'course',
   'person',

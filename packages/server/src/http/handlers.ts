@@ -7,10 +7,12 @@ import type { Config } from '../config/config.ts';
 import { DepartmentRow, HolidayRow, InstitutionRow, PersonRow, TermRow, TextRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
+import type { FileStore } from '../files/file-store.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { createCourse } from '../usecases/create-course.ts';
 import { desk } from '../usecases/desk.ts';
 import { Failure } from '../usecases/failure.ts';
+import { courseFile, itemFile, takeUpload } from '../usecases/files.ts';
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
 import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
 import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
@@ -23,6 +25,7 @@ import { endSession, startSession } from './session.ts';
 export interface Call {
   readonly config: Config;
   readonly database: Database;
+  readonly store: FileStore;
   readonly em: EntityManager;
   readonly now: string;
   readonly request: Request;
@@ -79,6 +82,11 @@ function shown({ id, name, address, kind }: Person): {
   kind: Person['kind'];
 } {
   return { id, name, address, kind };
+}
+
+function announcedSize(request: Request): number | null {
+  const length = request.headers['content-length'];
+  return length === undefined ? null : Number(length);
 }
 
 function demoOnly({ config }: Call): void {
@@ -145,6 +153,19 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     if (row === null) throw nothingHere();
     return { html: row.html };
   },
+  upload: ({ em, store, at, query, request, now }) =>
+    takeUpload(em, store, {
+      course: at.loaded.course,
+      institutionId: at.person.institutionId,
+      name: query['name'] ?? '',
+      announced: announcedSize(request),
+      stream: request,
+      now,
+    }),
+  courseFile: ({ em, store, at, params }) =>
+    courseFile(em, store, at.loaded.course.id, params['hash'] as string),
+  itemFile: ({ em, store, at, params, now }) =>
+    itemFile(em, store, at.loaded.course, at.viewer, params['item'] as string, now),
   members: ({ em, at }) => members(em, at.loaded.course.id),
   candidates: ({ em, at, query }) =>
     candidates(em, at.person.institutionId, at.loaded.course.id, query['find'] ?? ''),

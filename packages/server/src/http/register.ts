@@ -7,6 +7,8 @@ import type { z } from 'zod';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
+import { diskStore } from '../files/file-store.ts';
+import type { FileToSend } from '../usecases/files.ts';
 import { authorise } from './authorise.ts';
 import type { CourseCaller } from './authorise.ts';
 import { HANDLERS } from './handlers.ts';
@@ -17,14 +19,17 @@ export function expressPath(path: string): string {
 }
 
 export function registerRoutes(app: Express, config: Config, database: Database): void {
+  const store = diskStore(config.filesFolder);
   for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
     app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
       const em = database.em.fork();
       const now = config.clock.now();
       const who = sessionless(request) ? { person: null } : await authorise(em, route, request, now);
+      if (route.takesFile === true) endUnread(request, response);
       const answer = await HANDLERS[name]({
         config,
         database,
+        store,
         em,
         now,
         request,
@@ -35,7 +40,8 @@ export function registerRoutes(app: Express, config: Config, database: Database)
         at: who as CourseCaller,
       });
       response.set('Cache-Control', 'no-store');
-      if (route.media !== undefined)
+      if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
+      else if (route.media !== undefined)
         response
           .status(route.status)
           .type(route.media)
@@ -63,4 +69,35 @@ function check(schema: z.ZodType | undefined, part: string, input: unknown): unk
   }));
   const places = errors.map(({ path }) => path || part).join(', ');
   throw new Failure('bad_input', `In the ${part}: ${places}`, errors);
+}
+
+/** Time for the answer to arrive before the line is cut. */
+const LINGER_MS = 1000;
+
+/** A file that is refused is not read to its end: the answer is given, and the line is closed. */
+function endUnread(request: Request, response: Response): void {
+  response.once('finish', () => {
+    if (!request.readableEnded) setTimeout(() => request.destroy(), LINGER_MS).unref();
+  });
+}
+
+/** Ranges and conditional requests are Express's; scripts in a file never run, wherever it is opened. */
+function sendFile(response: Response, { path, name, type, inline }: FileToSend): Promise<void> {
+  const file = encodeURIComponent(name).replaceAll(
+    /['()*]/g,
+    (char) => `%${char.charCodeAt(0).toString(16)}`,
+  );
+  response.set({
+    'Content-Type': type,
+    'Content-Disposition': `${inline ? 'inline' : 'attachment'}; filename*=UTF-8''${file}`,
+    'Content-Security-Policy': "default-src 'none'; sandbox",
+    'Cache-Control': 'private, no-cache',
+  });
+  return new Promise((resolve, reject) => {
+    response.sendFile(path, { cacheControl: false, dotfiles: 'allow' }, (error?: Error) => {
+      // Somebody who stops a download half way has done nothing wrong.
+      if (error === undefined || response.headersSent) resolve();
+      else reject(error);
+    });
+  });
 }

@@ -5,10 +5,10 @@
  */
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
-import { applyChange, findings, hasRight, isBlocker, textHashes } from '@itinerary/core';
+import { applyChange, fileHashes, findings, hasRight, isBlocker, textHashes } from '@itinerary/core';
 import type { Change, Course, Refusal, TakenChange, Viewer } from '@itinerary/core';
 import { loadCourse, writeCourse } from '../db/course-rows.ts';
-import { ChangeRow, CourseRow, PersonRow, TextRow } from '../db/entities.ts';
+import { ChangeRow, CourseRow, PersonRow, StoredFileRow, TextRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { checkCode } from './course-codes.ts';
@@ -80,6 +80,7 @@ async function decide(
   if (!applied.ok) return applied.refusal;
   const refusal =
     (await checkChoices(em, author.person.institutionId, courseId, change)) ??
+    (await checkFiles(em, courseId, change, applied.course, loaded.course)) ??
     (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
@@ -170,7 +171,26 @@ async function checkTexts(
   return null;
 }
 
-function missingText(change: Change, hash: string): ServerRefusal {
+/** A change may name only files that have come to this course. */
+async function checkFiles(
+  em: EntityManager,
+  courseId: string,
+  change: Change,
+  next: Course,
+  before: Course,
+): Promise<ServerRefusal | null> {
+  const known = new Set(fileHashes(before));
+  const named = fileHashes(next).filter((hash) => !known.has(hash));
+  if (named.length === 0) return null;
+  const stored = await em.find(StoredFileRow, { courseId, hash: { $in: named } }, { fields: ['hash'] });
+  const there = new Set(stored.map(({ hash }) => hash));
+  const missing = named.find((hash) => !there.has(hash));
+  if (missing === undefined) return null;
+  const { edit, target } = missingText(change, missing);
+  return { code: 'file_missing', edit, target };
+}
+
+function missingText(change: Change, hash: string): Extract<ServerRefusal, { code: 'text_missing' }> {
   const at = change.edits.findIndex((edit) => JSON.stringify(edit).includes(hash));
   const edit = change.edits[at];
   const target = edit === undefined ? '' : edit.kind === 'insert' ? edit.node.id : edit.target;

@@ -1,5 +1,8 @@
 /** A server of one's own for a test file, on a database of its own, made from a template in milliseconds. */
 import { randomBytes } from 'node:crypto';
+import { mkdtemp } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import pg from 'pg';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
@@ -52,6 +55,7 @@ export async function testServer(config: Partial<Config> = {}): Promise<TestServ
     demo: true,
     clock: standingClock(NOW),
     webFolder: null,
+    filesFolder: await mkdtemp(join(tmpdir(), 'itinerary-files-')),
     logLevel: 'silent',
     secure: false,
     ...config,

@@ -4,6 +4,7 @@ import { IconPlayerPlay } from '@tabler/icons-vue';
 import type { CourseView, ItemView, PauseView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { path } from '../api/client.ts';
 import { formatDay, formatDays, formatMinutes } from '../app/dates.ts';
 import CoursePicture from '../ui/CoursePicture.vue';
 import { itemAttributes } from './item-attributes.ts';
@@ -116,6 +117,7 @@ const standing = computed(() => {
           :html="aroundHtml ?? null"
           :today="today"
           :zone="course.zone"
+          :file-href="isLink ? path`/api/learn/${course.id}/items/${course.around.id}/file` : null"
           :level="2"
         />
         <ol v-else class="sections">

@@ -5,6 +5,7 @@ import type { ItemView, MomentView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../app/dates.ts';
+import ItemFile from './ItemFile.vue';
 import ItemSign from './ItemSign.vue';
 import { momentWords, ownMoment } from './moment-words.ts';
 import { sectionTitle } from './titles.ts';
@@ -18,6 +19,8 @@ const props = defineProps<{
   /** The course's, for moments that the reader's own clocks show otherwise. */
   zone: string;
   level: 1 | 2;
+  /** Where its file is; null: it has none. */
+  fileHref: string | null;
 }>();
 const { t, locale } = useI18n();
 
@@ -64,6 +67,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
       <p v-if="own(moment)" class="figures">{{ t('learner.inYourZone', { when: own(moment) }) }}</p>
     </div>
     <p v-if="item.place" class="place"><IconMapPin :size="16" aria-hidden="true" /> {{ item.place }}</p>
+    <ItemFile v-if="item.file && fileHref" :file="item.file" :href="fileHref" />
     <p v-if="item.kind === 'link' || item.kind === 'video'" class="link">
       <a
         v-if="item.address"

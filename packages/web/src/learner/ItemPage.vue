@@ -48,6 +48,7 @@ watch(answer, (got) => {
       :html="answer.html"
       :today="session.today"
       :zone="answer.course.zone"
+      :file-href="path`/api/learn/${courseId}/items/${itemId}/file`"
       :level="1"
     />
     <WayButtons :previous="way(answer.previous)" :next="way(answer.next)" />

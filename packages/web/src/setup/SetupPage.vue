@@ -12,6 +12,7 @@ import AppBar from '../ui/AppBar.vue';
 import AboutStop from './about/AboutStop.vue';
 import CourseTimeline from './CourseTimeline.vue';
 import DatesStop from './dates/DatesStop.vue';
+import UploadList from './files/UploadList.vue';
 import GoLiveDialog from './GoLiveDialog.vue';
 import MembersDialog from './members/MembersDialog.vue';
 import NoticeList from './NoticeList.vue';
@@ -156,6 +157,7 @@ onBeforeRouteLeave(async () => {
     <PreviewPane v-if="!isItemOpen" v-model:open="isPreviewOpen" class="preview" />
     <CourseTimeline v-model:open="isTimelineOpen" class="timeline" />
     <NoticeList />
+    <UploadList />
     <GoLiveDialog v-model="isGoingLive" />
     <MembersDialog v-model="isShowingMembers" :course-id="courseId" />
   </div>

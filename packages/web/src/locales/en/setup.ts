@@ -1,4 +1,5 @@
 import dates from './setup/dates.ts';
+import files from './setup/files.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import moment from './setup/moment.ts';
@@ -79,6 +80,7 @@ export default {
     archived: 'The course is archived, so nothing in it changes. Take it back to draft first.',
     blocked: 'The course did not go live: a blocker still stands in the way.',
     code_taken: 'Another course has taken that code meanwhile.',
+    file_missing: 'A file did not arrive with its item. Choose it again.',
     text_missing: 'A text did not arrive with its change. Write a letter into it and it is sent again.',
     unknown_choice: 'The institution does not have that choice any more.',
   },
@@ -180,6 +182,7 @@ export default {
   dates,
   whatIf,
   outline,
+  files,
   load,
   outcomes,
   work,

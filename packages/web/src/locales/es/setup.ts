@@ -1,4 +1,5 @@
 import dates from './setup/dates.ts';
+import files from './setup/files.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import moment from './setup/moment.ts';
@@ -80,6 +81,7 @@ export default {
     archived: 'El curso está archivado y nada en él cambia. Devuélvelo antes a borrador.',
     blocked: 'El curso no se ha puesto en marcha: todavía hay un impedimento.',
     code_taken: 'Otro curso ha tomado ese código entretanto.',
+    file_missing: 'Un archivo no llegó con su elemento. Elígelo otra vez.',
     text_missing: 'Un texto no llegó con su cambio. Escribe una letra en él y se enviará de nuevo.',
     unknown_choice: 'El centro ya no tiene esa opción.',
   },
@@ -181,6 +183,7 @@ export default {
   dates,
   whatIf,
   outline,
+  files,
   load,
   outcomes,
   work,

@@ -12,6 +12,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import TextField from '../text/TextField.vue';
 import { useDraft } from '../use-draft.ts';
+import FileField from '../files/FileField.vue';
 import AddressField from './AddressField.vue';
 import LengthField from './LengthField.vue';
 import OutcomeChoice from './OutcomeChoice.vue';
@@ -125,6 +126,7 @@ const moments = computed(() => {
       :address="node.address"
       :readonly="readonly"
     />
+    <FileField v-if="node.kind === 'file' || node.kind === 'video'" :item="node" :readonly="readonly" />
     <LengthField
       v-if="node.kind === 'video'"
       :target="node.id"

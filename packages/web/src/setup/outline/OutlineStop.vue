@@ -22,8 +22,10 @@ import { VMenu } from 'vuetify/components/VMenu';
 import { fold } from '../../desk/filter.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useUploads } from '../../stores/uploads.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
+import { asRef, titleOf } from '../files/arrivals.ts';
 import LoadDialog from '../load/LoadDialog.vue';
 import StopHead from '../StopHead.vue';
 import AddMenu from './AddMenu.vue';
@@ -49,6 +51,7 @@ type Node = SectionRow | ItemRow;
 const { t } = useI18n();
 const route = useRoute();
 const plan = usePlan();
+const uploads = useUploads();
 const table = ref<{ focus: (id: string, cell?: string) => Promise<void> } | null>(null);
 const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
@@ -244,6 +247,29 @@ function setMinutes(row: ItemRow, minutes: number | null): void {
   plan.set(row.id, 'minutes', minutes, row.minutes, { typing: true });
 }
 
+/** Files from the desk become items where one is, one after the other. */
+const isFileOver = ref(false);
+const hasFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') === true;
+
+function overFiles(event: DragEvent): void {
+  if (isReadonly.value || !hasFiles(event)) return;
+  event.preventDefault();
+  isFileOver.value = true;
+}
+
+function dropFiles(event: DragEvent): void {
+  isFileOver.value = false;
+  if (isReadonly.value || !hasFiles(event)) return;
+  event.preventDefault();
+  for (const file of event.dataTransfer?.files ?? []) {
+    uploads.add(file, (answer) => {
+      const seat = seatForItem() ?? { parent: sections.value[0]?.id ?? '', after: null };
+      const node = newItem('file', { id: newId(), title: titleOf(answer.name), file: asRef(answer) });
+      if (plan.change([{ kind: 'insert', ...seat, node }])) focusedRow.value = node.id;
+    });
+  }
+}
+
 async function openWork(id: string): Promise<void> {
   isShowingWork.value = false;
   opened.value = id;
@@ -342,7 +368,12 @@ watch(() => [route.query['at'], route.hash], showPlace);
       @clear="selection.clear"
     />
     <p class="visually-hidden" role="status">{{ said }}</p>
-    <div :class="['sides', { beside: openedNode !== null }]">
+    <div
+      :class="['sides', { beside: openedNode !== null, over: isFileOver }]"
+      @dragover="overFiles"
+      @dragleave="isFileOver = false"
+      @drop="dropFiles"
+    >
       <OutlineTable
         v-if="rows.length > 0"
         ref="table"
@@ -456,6 +487,11 @@ watch(() => [route.query['at'], route.hash], showPlace);
   gap: 14px;
   flex: 1;
   min-height: 0;
+}
+
+.sides.over {
+  outline: 2px dashed var(--bottle);
+  outline-offset: 2px;
 }
 
 .sides.beside {

@@ -5,6 +5,7 @@ import { courseView, findNode, share } from '@itinerary/core';
 import type { CourseView } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { path } from '../../api/client.ts';
 import { itemToCarryOn } from '../../learner/carry-on.ts';
 import CourseFace from '../../learner/CourseFace.vue';
 import ItemFace from '../../learner/ItemFace.vue';
@@ -70,6 +71,9 @@ watch(place, (now) => {
         :html="html"
         :today="session.today"
         :zone="view.zone"
+        :file-href="
+          place.item.file === null ? null : path`/api/courses/${view.id}/files/${place.item.file.hash}`
+        "
         :level="2"
       />
     </div>

@@ -1,0 +1,112 @@
+/**
+ * Uploaded files by the SHA-256 of their content. On disk here; anything that can put, find and stream by hash
+ * (an S3-compatible store) can stand behind the same interface.
+ */
+import { createHash, randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { access, mkdir, open, rename, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { PassThrough, Transform } from 'node:stream';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+
+export interface Received {
+  readonly hash: string;
+  /** In bytes. */
+  readonly size: number;
+  /** Its first bytes, for telling what it is. */
+  readonly head: Uint8Array;
+  /** Keeps it under its hash; the same content twice is one file. */
+  readonly keep: () => Promise<void>;
+  readonly drop: () => Promise<void>;
+}
+
+export interface FileStore {
+  /** Takes a stream to its end, or stops it as soon as it is larger than `most` bytes. */
+  readonly receive: (stream: Readable, most: number) => Promise<Received>;
+  /** Where the content lies, or null. */
+  readonly find: (hash: string) => Promise<string | null>;
+}
+
+/** Thrown while the stream is still arriving. */
+export class TooLarge extends Error {}
+
+/** The sender has gone away in the middle. */
+export class BrokenOff extends Error {}
+
+/** What the longest known signature needs. */
+const HEAD_BYTES = 4100;
+
+export function diskStore(folder: string): FileStore {
+  const placeOf = (hash: string): string => join(folder, hash.slice(0, 2), hash);
+  return {
+    receive: async (stream, most) => {
+      const incoming = join(folder, 'incoming');
+      await mkdir(incoming, { recursive: true });
+      const path = join(incoming, randomUUID());
+      const drop = (): Promise<void> => rm(path, { force: true });
+      try {
+        const { hash, size, head } = await write(stream, path, most);
+        return {
+          hash,
+          size,
+          head,
+          drop,
+          keep: () => keep(path, placeOf(hash), join(folder, hash.slice(0, 2))),
+        };
+      } catch (error) {
+        await drop();
+        throw error;
+      }
+    },
+    find: async (hash) => {
+      const path = placeOf(hash);
+      return access(path).then(
+        () => path,
+        () => null,
+      );
+    },
+  };
+}
+
+async function write(
+  stream: Readable,
+  path: string,
+  most: number,
+): Promise<{ readonly hash: string; readonly size: number; readonly head: Uint8Array }> {
+  const digest = createHash('sha256');
+  const heads: Buffer[] = [];
+  let size = 0;
+  const measure = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      if (size < HEAD_BYTES) heads.push(chunk.subarray(0, HEAD_BYTES - size));
+      size += chunk.length;
+      if (size > most) {
+        done(new TooLarge());
+        return;
+      }
+      digest.update(chunk);
+      done(null, chunk);
+    },
+  });
+  await pipeline(decoupled(stream), measure, createWriteStream(path, { flags: 'wx' }));
+  const file = await open(path, 'r');
+  await file.sync();
+  await file.close();
+  return { hash: digest.digest('hex'), size, head: new Uint8Array(Buffer.concat(heads)) };
+}
+
+/** A stream that can be stopped without its source: a request has to live on until it has been answered. */
+function decoupled(source: Readable): PassThrough {
+  const pass = new PassThrough();
+  source.once('close', () => {
+    if (!source.readableEnded) pass.destroy(new BrokenOff());
+  });
+  pass.once('close', () => source.unpipe(pass));
+  return source.pipe(pass);
+}
+
+async function keep(path: string, place: string, folder: string): Promise<void> {
+  await mkdir(folder, { recursive: true });
+  await rename(path, place);
+}

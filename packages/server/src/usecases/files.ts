@@ -1,0 +1,129 @@
+/** Uploads to a course: taken while they arrive, up to its limit; told by their content; kept by hash. */
+import type { Readable } from 'node:stream';
+import type { UploadAnswer } from '@itinerary/contract';
+import { findNode, isReadable, resolveAccess } from '@itinerary/core';
+import type { Course, CourseFileRef, Viewer } from '@itinerary/core';
+import { InstitutionRow, StoredFileRow } from '../db/entities.ts';
+import type { EntityManager } from '../db/orm.ts';
+import { fileKind } from '../files/file-kind.ts';
+import { BrokenOff, TooLarge } from '../files/file-store.ts';
+import type { FileStore } from '../files/file-store.ts';
+import { Failure } from './failure.ts';
+import { nothingHere } from './read-course.ts';
+
+const MEGABYTE = 1_000_000;
+
+/** In bytes: the course's own limit, never beyond the institution's. */
+export async function uploadLimit(em: EntityManager, institutionId: string, course: Course): Promise<number> {
+  const { largestUpload } = await em.findOneOrFail(InstitutionRow, { id: institutionId });
+  return Math.min(course.largestUpload ?? largestUpload, largestUpload) * MEGABYTE;
+}
+
+export interface Upload {
+  readonly course: Course;
+  readonly institutionId: string;
+  readonly name: string;
+  /** As the sender says; null when it does not. */
+  readonly announced: number | null;
+  readonly stream: Readable;
+  readonly now: string;
+}
+
+export async function takeUpload(em: EntityManager, store: FileStore, upload: Upload): Promise<UploadAnswer> {
+  const { course, institutionId, name, announced, stream, now } = upload;
+  const most = await uploadLimit(em, institutionId, course);
+  const tooLarge = (size: string): Failure =>
+    new Failure('too_large', `${name} is larger than the ${most / MEGABYTE} MB that this course takes`, [
+      { path: 'file', value: size, expected: `at most ${most / MEGABYTE} MB` },
+    ]);
+  if (announced !== null && announced > most) throw tooLarge(`${Math.ceil(announced / MEGABYTE)} MB`);
+  const received = await store.receive(stream, most).catch((error: unknown) => {
+    if (error instanceof TooLarge) throw tooLarge(`more than ${most / MEGABYTE} MB`);
+    if (error instanceof BrokenOff) throw new Failure('bad_input', `${name} did not arrive whole`);
+    throw error;
+  });
+  const kind = await fileKind(name, received.head);
+  if (!kind.ok || received.size === 0) {
+    await received.drop();
+    throw wrongKind(name, kind.ok ? null : kind);
+  }
+  await received.keep();
+  const { hash, size } = received;
+  const row = await em.findOne(StoredFileRow, { courseId: course.id, hash });
+  if (row === null) {
+    em.persist(
+      em.create(StoredFileRow, { courseId: course.id, hash, size, type: kind.type, createdAt: now }),
+    );
+    await em.flush();
+  }
+  return { hash, name, size, type: kind.type };
+}
+
+function wrongKind(
+  name: string,
+  kind: { readonly why: 'program' | 'name'; readonly found: string } | null,
+): Failure {
+  if (kind === null) {
+    return new Failure('bad_input', `${name} is empty`, [
+      { path: 'file', value: '0 bytes', expected: 'a file with something in it' },
+    ]);
+  }
+  return kind.why === 'program'
+    ? new Failure('bad_input', `${name} is a program; those are not taken`, [
+        { path: 'file', value: name, expected: 'something to read, see or hear' },
+      ])
+    : new Failure('bad_input', `${name} is not what its name says: it is ${kind.found}`, [
+        { path: 'file', value: kind.found, expected: 'content of the kind that the name says' },
+      ]);
+}
+
+export interface FileToSend {
+  readonly path: string;
+  readonly name: string;
+  readonly type: string;
+  /** Shown where it stands; everything else is handed out to be saved. */
+  readonly inline: boolean;
+}
+
+/** Pictures, sounds and films are shown; what could carry a script never is. */
+const SHOWN = /^(image\/(png|apng|jpeg|gif|webp|avif)|audio\/[a-z0-9.+-]+|video\/[a-z0-9.+-]+)$/;
+
+async function toSend(
+  store: FileStore,
+  { hash, name, type }: Pick<CourseFileRef, 'hash' | 'name' | 'type'>,
+): Promise<FileToSend> {
+  const path = await store.find(hash);
+  if (path === null) throw nothingHere();
+  return { path, name, type, inline: SHOWN.test(type) };
+}
+
+/** For those who plan the course: any file of it. */
+export async function courseFile(
+  em: EntityManager,
+  store: FileStore,
+  courseId: string,
+  hash: string,
+): Promise<FileToSend> {
+  const row = await em.findOne(StoredFileRow, { courseId, hash });
+  if (row === null) throw nothingHere();
+  return toSend(store, { hash, name: hash.slice(0, 12), type: row.type });
+}
+
+/** The file of an item, for whoever gets that item. */
+export async function itemFile(
+  em: EntityManager,
+  store: FileStore,
+  course: Course,
+  viewer: Viewer,
+  itemId: string,
+  now: string,
+): Promise<FileToSend> {
+  const place = findNode(course, itemId);
+  const answer = resolveAccess(course, viewer, now).nodes.get(itemId);
+  const file = place !== null && 'file' in place.node ? place.node.file : null;
+  if (file === null || answer === undefined || !isReadable(answer.state)) throw nothingHere();
+  const row = await em.findOne(StoredFileRow, { courseId: course.id, hash: file.hash });
+  if (row === null) throw nothingHere();
+  // The type that was found when it came, whatever the document says.
+  return toSend(store, { hash: file.hash, name: file.name, type: row.type });
+}

@@ -1,0 +1,18 @@
+export default {
+  onTheirWay: 'Archivos en camino',
+  progress: 'Cuánto ha llegado de {name}',
+  waits: 'espera',
+  stop: 'Detener {name}',
+  dismiss: 'Quitar {name} de la lista',
+  larger: '{name} pasa de los {limit} MB que admite este curso. No se ha enviado nada.',
+  none: 'Todavía no hay archivo.',
+  choose: 'Elegir archivos',
+  replace: 'Otro archivo',
+  dropHere: 'O suéltalos aquí; hasta {limit} MB cada uno. Varios hacen varios elementos.',
+  takeOff: 'Quitar {name}',
+  alt: 'Qué muestra la imagen',
+  altHint: 'Para quien no la ve.',
+  decoration: 'Es un adorno, y no dice nada',
+  author: 'Autoría',
+  licence: 'Licencia',
+};

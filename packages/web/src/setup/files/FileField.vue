@@ -1,0 +1,242 @@
+<script setup lang="ts">
+/** The file of an item: chosen or dropped, described, taken off. Several at once make several items. */
+import { IconFile, IconUpload, IconX } from '@tabler/icons-vue';
+import { newItem } from '@itinerary/core';
+import type { CourseFileRef, Edit, FieldValue, FileItem, Video } from '@itinerary/core';
+import type { UploadAnswer } from '@itinerary/contract';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextField } from 'vuetify/components/VTextField';
+import { path } from '../../api/client.ts';
+import { formatBytes } from '../../app/bytes.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useUploads } from '../../stores/uploads.ts';
+import { useDraft } from '../use-draft.ts';
+import { asRef, placeOf, titleOf } from './arrivals.ts';
+
+const props = defineProps<{ item: FileItem | Video; readonly: boolean }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const uploads = useUploads();
+const picker = ref<HTMLInputElement | null>(null);
+const isOver = ref(false);
+const file = computed(() => props.item.file);
+const isPicture = computed(() => file.value?.type.startsWith('image/') === true);
+const source = computed(() =>
+  file.value === null ? '' : path`/api/courses/${plan.course!.id}/files/${file.value.hash}`,
+);
+
+function set(value: CourseFileRef | null, typing = false): void {
+  plan.set(props.item.id, 'file', value as FieldValue, file.value as FieldValue, { typing });
+}
+
+/** A title that nobody has typed yet becomes the file's. */
+function arrived(answer: UploadAnswer): void {
+  const { id, title, kind } = props.item;
+  const isFresh = title === t(`setup.outline.fresh.${kind}`);
+  const edits: Edit[] = [
+    {
+      kind: 'set',
+      target: id,
+      field: 'file',
+      value: asRef(answer) as unknown as FieldValue,
+      was: file.value as FieldValue,
+    },
+  ];
+  if (isFresh)
+    edits.push({ kind: 'set', target: id, field: 'title', value: titleOf(answer.name), was: title });
+  plan.change(edits);
+}
+
+/** The first is this item's; each of the others becomes an item after it. */
+function take(files: readonly File[]): void {
+  const { id, kind } = props.item;
+  let after = id;
+  files.forEach((one, at) => {
+    if (at === 0) {
+      uploads.add(one, arrived);
+      return;
+    }
+    const made = newId();
+    const before = after;
+    after = made;
+    uploads.add(one, (answer: UploadAnswer) => {
+      const parent = placeOf(plan.course, id);
+      if (parent === null || kind === 'video') return;
+      const node = newItem('file', { id: made, title: titleOf(answer.name), file: asRef(answer) });
+      plan.change([
+        { kind: 'insert', parent, after: placeOf(plan.course, before) === parent ? before : id, node },
+      ]);
+    });
+  });
+}
+
+function choose(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  take([...(field.files ?? [])]);
+  field.value = '';
+}
+
+function drop(event: DragEvent): void {
+  isOver.value = false;
+  if (!props.readonly) take([...(event.dataTransfer?.files ?? [])]);
+}
+
+type Words = 'alt' | 'author' | 'licence';
+const words = (field: Words): ReturnType<typeof useDraft> =>
+  useDraft(
+    () => file.value?.[field] ?? '',
+    (text) => {
+      if (file.value !== null) set({ ...file.value, [field]: text === '' ? null : text }, true);
+    },
+  );
+const alt = words('alt');
+const author = words('author');
+const licence = words('licence');
+/** An empty alternative text says that a picture is decoration; none says that nobody has thought of it. */
+const isDecoration = computed(() => file.value?.alt === '');
+function toggleDecoration(): void {
+  if (file.value !== null) set({ ...file.value, alt: isDecoration.value ? null : '' });
+}
+</script>
+
+<template>
+  <div
+    :class="['file', { over: isOver }]"
+    @dragover.prevent="isOver = true"
+    @dragleave="isOver = false"
+    @drop.prevent.stop="drop"
+  >
+    <div v-if="file" class="there">
+      <img v-if="isPicture" :src="source" :alt="file.alt ?? ''" />
+      <IconFile v-else :size="28" :stroke-width="1.5" aria-hidden="true" />
+      <span class="words">
+        <a :href="source" target="_blank" rel="noopener">{{ file.name }}</a>
+        <span class="soft figures">{{ formatBytes(file.size, locale) }}</span>
+      </span>
+      <button
+        v-if="!readonly"
+        class="button bare square"
+        type="button"
+        :aria-label="t('setup.files.takeOff', { name: file.name })"
+        @click="set(null)"
+      >
+        <IconX :size="17" aria-hidden="true" />
+      </button>
+    </div>
+    <p v-else class="soft">{{ t('setup.files.none') }}</p>
+    <template v-if="!readonly">
+      <button class="button small" type="button" @click="picker?.click()">
+        <IconUpload :size="16" aria-hidden="true" />
+        {{ t(file === null ? 'setup.files.choose' : 'setup.files.replace') }}
+      </button>
+      <span class="soft hint">{{ t('setup.files.dropHere', { limit: uploads.limit }) }}</span>
+      <input
+        ref="picker"
+        class="visually-hidden"
+        type="file"
+        multiple
+        tabindex="-1"
+        :aria-label="t('setup.files.choose')"
+        @change="choose"
+      />
+    </template>
+    <template v-if="file && isPicture">
+      <VTextField
+        :model-value="alt.draft.value"
+        name="alt"
+        maxlength="500"
+        :label="t('setup.files.alt')"
+        :hint="t('setup.files.altHint')"
+        persistent-hint
+        :disabled="isDecoration"
+        :readonly="readonly"
+        @update:model-value="alt.typed"
+        @blur="alt.left"
+      />
+      <label class="check">
+        <input type="checkbox" :checked="isDecoration" :disabled="readonly" @change="toggleDecoration" />
+        {{ t('setup.files.decoration') }}
+      </label>
+      <div class="pair">
+        <VTextField
+          :model-value="author.draft.value"
+          name="author"
+          maxlength="200"
+          :label="t('setup.files.author')"
+          :readonly="readonly"
+          @update:model-value="author.typed"
+          @blur="author.left"
+        />
+        <VTextField
+          :model-value="licence.draft.value"
+          name="licence"
+          maxlength="200"
+          :label="t('setup.files.licence')"
+          :readonly="readonly"
+          @update:model-value="licence.typed"
+          @blur="licence.left"
+        />
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.file {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding: 10px 12px;
+  border: 1px dashed var(--field-rule);
+  border-radius: 6px;
+}
+
+.over {
+  border-color: var(--bottle);
+  background: var(--bottle-pale);
+}
+
+.there {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+}
+
+.there img {
+  max-width: 120px;
+  max-height: 80px;
+  border-radius: 4px;
+}
+
+.words {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+
+.hint {
+  font-size: 12.5px;
+}
+
+.file > :deep(.v-input) {
+  width: 100%;
+}
+
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 28px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+  width: 100%;
+}
+</style>

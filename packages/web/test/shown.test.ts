@@ -1,0 +1,116 @@
+/** What screens show, computed: the timeline, moments in words, what a section holds, files that have come. */
+import { describe, expect, test } from '@jest/globals';
+import { courseView, newDates, newItem, newSection, planCourse } from '@itinerary/core';
+import type { Course, SectionView } from '@itinerary/core';
+import { smallCourse } from '../../core/test/arbitraries.ts';
+import { formatBytes } from '../src/app/bytes.ts';
+import { momentWords, ownMoment } from '../src/learner/moment-words.ts';
+import { readableItems, sectionIndex } from '../src/learner/section-index.ts';
+import { asRef, placeOf, titleOf } from '../src/setup/files/arrivals.ts';
+import { timelineBlocks, timelineFlags } from '../src/setup/timeline-blocks.ts';
+
+const t = (key: string, values?: Record<string, unknown>): string =>
+  `${key} ${String(values?.['day'] ?? '')}`.trim();
+
+const course = (): Course => ({
+  ...smallCourse(),
+  state: 'live',
+  dates: newDates({
+    firstDay: '2027-01-11',
+    weeks: 3,
+    zone: 'Europe/Lisbon',
+    pauses: { p: { name: 'Break', first: '2027-01-18', last: '2027-01-24', policy: 'between' } },
+  }),
+  sections: [
+    newSection({
+      id: 'A',
+      title: 'Tides',
+      items: [
+        newItem('heading', { id: 'h', title: 'First' }),
+        newItem('folder', {
+          id: 'f',
+          title: 'Readings',
+          items: [newItem('page', { id: 'p', title: 'Mud', minutes: 20 })],
+        }),
+        newItem('quiz', { id: 'q', title: 'Salt', minutes: 30, due: { kind: 'usual' } }),
+        newItem('assignment', {
+          id: 'a',
+          title: 'Log',
+          due: { kind: 'fixed', day: '2027-01-13', time: '09:00' },
+        }),
+        newItem('quiz', { id: 'x', title: 'Hidden', shown: false, due: { kind: 'usual' } }),
+      ],
+    }),
+    newSection({ id: 'B' }),
+  ],
+});
+
+describe('the timeline', () => {
+  test('holds slots, pauses and spare places by their days', () => {
+    const blocks = timelineBlocks(planCourse(course()), t, 'en');
+    expect(blocks.map(({ kind, label, first }) => [kind, label, first])).toEqual([
+      ['slot', '1', '2027-01-11'],
+      ['pause', 'Break', '2027-01-18'],
+      ['slot', '2', '2027-01-25'],
+      ['spare', '3', '2027-02-01'],
+    ]);
+    expect(blocks.map(({ title }) => title)).toEqual([
+      'Tides',
+      'Break',
+      'learner.weekOf 25 January',
+      'setup.timeline.spare',
+    ]);
+  });
+
+  test('flags the days on which something shown is due', () => {
+    expect(timelineFlags(planCourse(course()))).toEqual([
+      { day: '2027-01-17', count: 1, titles: 'Salt' },
+      { day: '2027-01-13', count: 1, titles: 'Log' },
+    ]);
+  });
+});
+
+describe('a moment in words', () => {
+  const due = { day: '2027-01-17', time: '23:59', instant: '2027-01-17T23:59:00Z' };
+  test('by the course’s clocks, and by the reader’s own where they differ', () => {
+    expect(momentWords(due, 'en', '2027-01-01')).toBe('Sun 17 Jan 23:59');
+    expect(momentWords({ ...due, time: null }, 'en', '2026-01-01')).toBe('Sun 17 Jan 2027');
+    expect(ownMoment(due, 'en', '2027-01-01', 'Europe/Lisbon')).toBeNull();
+    expect(ownMoment(due, 'en', '2027-01-01', 'Europe/Madrid')).toBe('Mon 18 Jan 00:59');
+    expect(ownMoment({ ...due, time: null }, 'en', '2027-01-01', 'Asia/Tokyo')).toBeNull();
+  });
+});
+
+test('a section says what it holds, how long it takes, and what is due first', () => {
+  const view = courseView(course(), { role: 'learner', institutionStaff: false }, '2027-01-12T09:00:00Z');
+  const [section] = view?.sections ?? [];
+  expect(readableItems(section?.items ?? []).map(({ id }) => id)).toEqual(['p', 'q', 'a']);
+  const index = sectionIndex(section as SectionView);
+  expect([index.items, index.minutes, index.due.map(({ id }) => id)]).toEqual([3, 50, ['a', 'q']]);
+});
+
+describe('files that have come', () => {
+  test.each([
+    ['the_shore at low  water.png', 'the shore at low water'],
+    ['.gitignore', '.gitignore'],
+    ['report.final.pdf', 'report.final'],
+  ])('%s begins as a title', (name, title) => expect(titleOf(name)).toBe(title));
+
+  test('say nothing yet of who made them, and find the place of their item', () => {
+    const came = { hash: 'a'.repeat(64), name: 'a.png', size: 3, type: 'image/png' };
+    expect(asRef(came)).toEqual({ ...came, alt: null, author: null, licence: null });
+    expect(placeOf(course(), 'p')).toBe('f');
+    expect(placeOf(course(), 'gone')).toBeNull();
+    expect(placeOf(null, 'p')).toBeNull();
+  });
+
+  test('have a size as people read it', () => {
+    expect([0, 999, 1500, 94_200, 200_000_000].map((bytes) => formatBytes(bytes, 'en'))).toEqual([
+      '0 byte',
+      '999 byte',
+      '1.5 kB',
+      '94 kB',
+      '200 MB',
+    ]);
+  });
+});
