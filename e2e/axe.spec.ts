@@ -59,6 +59,42 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await clean(page, 'palette');
     });
 
+    test('every format, and what opens over the outline', async ({ page }) => {
+      await comeInAs(page, INES);
+      for (const title of ['Field Sketching', 'Bookbinding by Hand', 'Small Boat Refresher']) {
+        await page.goto('/desk');
+        await page.getByRole('link', { name: title }).click();
+        await page
+          .getByRole('navigation', { name: 'The route through setup' })
+          .getByRole('link', { name: 'Dates & format' })
+          .click();
+        await expect(page.getByRole('heading', { name: 'Dates & format', level: 1 })).toBeVisible();
+        await clean(page, title);
+      }
+      await page.goto('/desk');
+      await page
+        .getByRole('row', { name: /EFM-210-SUM27/ })
+        .getByRole('link')
+        .first()
+        .click();
+      await page
+        .getByRole('navigation', { name: 'The route through setup' })
+        .getByRole('link', { name: 'Outline' })
+        .click();
+      await page.getByRole('button', { name: 'Edit what Your own tide table holds' }).click();
+      await clean(page, 'what an item holds');
+      await page.getByRole('button', { name: /^Due/ }).click();
+      await clean(page, 'when it is due');
+      await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
+      for (const name of ['Copy unit', 'All work', 'Load', 'Numbers, reading']) {
+        await page.getByRole('button', { name }).click();
+        await expect(page.getByRole('dialog')).toBeVisible();
+        await clean(page, name);
+        await page.keyboard.press('Escape');
+        await expect(page.getByRole('dialog')).toHaveCount(0);
+      }
+    });
+
     test('a learner’s desk, course and page', async ({ page }) => {
       await comeInAs(page, NOOR);
       await clean(page, 'desk');
@@ -71,6 +107,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.getByRole('link', { name: /Start with/ }).click();
       await expect(page.getByText('We leave the shed')).toBeVisible();
       await clean(page, 'page');
+      await page.goBack();
+      await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await clean(page, 'guide');
     });
   });
 }

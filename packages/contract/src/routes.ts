@@ -2,7 +2,7 @@
  * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
  * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
  */
-import { idSchema, storableSchema, textHashSchema } from '@itinerary/core';
+import { idSchema, storableSchema } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import { z } from 'zod';
 import {
@@ -205,7 +205,7 @@ export const ROUTES = {
     path: '/api/courses/{course}/files/{hash}',
     access: 'plan',
     summary: 'A file of the course, for those who plan it',
-    params: course.extend({ hash: textHashSchema }),
+    params: course.extend({ hash: pathId }),
     status: 200,
     media: 'application/octet-stream',
   },

@@ -31,7 +31,7 @@ describe('routes', () => {
     },
   );
 
-  test.each(routes.filter(([, { method }]) => method === 'post'))(
+  test.each(routes.filter(([, { method, takesFile }]) => method === 'post' && takesFile !== true))(
     '%s takes what its schema says, and nothing besides',
     (_name, { body }) => {
       expect(body).toBeDefined();
@@ -39,6 +39,12 @@ describe('routes', () => {
       expect(body?.safeParse(null).success).toBe(false);
     },
   );
+
+  test('take a file as it is, or JSON, never both', () => {
+    const files = routes.filter(([, { takesFile }]) => takesFile === true);
+    expect(files.map(([name]) => name)).toEqual(['upload']);
+    for (const [, { body }] of files) expect(body).toBeUndefined();
+  });
 
   test('give nothing only where there is nothing to give', () => {
     for (const [, { status, answer, media }] of routes) {

@@ -3,10 +3,8 @@
 import {
   IconChevronDown,
   IconChevronRight,
-  IconClock,
   IconEye,
   IconEyeOff,
-  IconFlag3Filled,
   IconGripVertical,
   IconPencil,
   IconPlus,
@@ -23,6 +21,7 @@ import { useSession } from '../../stores/session.ts';
 import { countDrawing } from '../../ui/drawings.ts';
 import type { Column } from './columns.ts';
 import MinutesCell from './MinutesCell.vue';
+import MomentCell from './MomentCell.vue';
 import type { Drop } from './moves.ts';
 import { useRowDrag } from './row-drag.ts';
 import type { ItemRow, SectionRow } from './rows.ts';
@@ -186,42 +185,32 @@ const has = (column: Column): boolean => props.columns.includes(column);
       </span>
     </span>
     <span v-if="has('when')" role="cell" :class="['when figures', { wrong: isWrong }]">
-      <button
+      <MomentCell
         v-if="row.kind === 'item' && row.mayBeDue && !readonly"
-        type="button"
-        class="moment"
-        data-cell="when"
-        :aria-label="
+        :words="when"
+        :field="momentField"
+        cell="when"
+        :label="
           t(`setup.outline.${momentField}Of`, { title: name, when: when || t('setup.outline.noMoment') })
         "
-        @click="emit('moment', momentField)"
-      >
-        <component
-          :is="momentField === 'due' ? IconFlag3Filled : IconClock"
-          v-if="when"
-          :size="12"
-          aria-hidden="true"
-        />
-        {{ when || '–' }}
-      </button>
+        @press="emit('moment', momentField)"
+      />
       <template v-else>{{ when }}</template>
     </span>
     <span v-if="has('opens')" role="cell" class="opens figures">
-      <button
+      <MomentCell
         v-if="!readonly"
-        type="button"
-        class="moment"
-        data-cell="opens"
-        :aria-label="
+        :words="row.opens ? words(row.opens) : ''"
+        field="opens"
+        cell="opens"
+        :label="
           t('setup.outline.opensOf', {
             title: name,
             when: row.opens ? words(row.opens) : t('setup.outline.atOnce'),
           })
         "
-        @click="emit('moment', 'opens')"
-      >
-        {{ row.opens ? words(row.opens) : '–' }}
-      </button>
+        @press="emit('moment', 'opens')"
+      />
       <template v-else>{{ row.opens ? words(row.opens) : '' }}</template>
     </span>
     <span v-if="has('minutes')" role="cell" class="minutes figures">
@@ -356,65 +345,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
 }
 
 .wrong,
-.wrong .moment {
-  color: var(--blocker);
-  font-family: var(--font-text);
-  font-weight: 600;
-}
-
-.shown {
-  text-align: center;
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-}
-
-/* These lie over the end of the title while one is at the line, so that it has their room the rest of the time. */
-.more {
-  position: absolute;
-  inset: 0 2px 0 auto;
-  display: flex;
-  align-items: center;
-  padding: 0 2px;
-  opacity: 0;
-}
-
-.line:hover .more,
-.line:focus-within .more {
-  background: var(--card);
-  opacity: 1;
-}
-
-@media (hover: none) {
-  .more {
-    position: static;
-    opacity: 1;
-  }
-}
-
-.moment {
-  display: inline-flex;
-  align-items: center;
-  gap: 4px;
-  max-width: calc(100% + 12px);
-  min-height: 28px;
-  margin-left: -7px;
-  padding: 0 6px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  text-align: left;
-  white-space: nowrap;
-  cursor: pointer;
-}
-
-.moment:hover {
-  border-color: var(--field-rule);
-}
-
-.icon {
+.wrong .icon {
   display: inline-grid;
   place-items: center;
   flex: none;

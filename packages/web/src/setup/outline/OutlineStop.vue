@@ -2,36 +2,31 @@
 import { IconChartBar, IconColumns3, IconCopy, IconInbox, IconListNumbers } from '@tabler/icons-vue';
 import {
   allLivingItems,
-  duplicateNodes,
   findNode,
   isHolder,
   ITEM_KINDS,
-  livingItems,
   livingSections,
-  newItem,
-  newSection,
   numberOf,
   sectionOf,
   share,
 } from '@itinerary/core';
-import type { Edit, FieldValue, ItemKind, MoveEdit } from '@itinerary/core';
+import type { Edit, FieldValue, MoveEdit } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { VMenu } from 'vuetify/components/VMenu';
 import { fold } from '../../desk/filter.ts';
-import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { useUploads } from '../../stores/uploads.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
-import { asRef, titleOf } from '../files/arrivals.ts';
 import LoadDialog from '../load/LoadDialog.vue';
 import StopHead from '../StopHead.vue';
+import { useAdding } from './adding.ts';
 import AddMenu from './AddMenu.vue';
 import { COLUMNS, useColumns } from './columns.ts';
 import type { Column } from './columns.ts';
 import CopyDialog from './CopyDialog.vue';
+import { useFileDrop } from './file-drop.ts';
 import ItemPanel from './ItemPanel.vue';
 import LayoutDialog from './LayoutDialog.vue';
 import MomentDialog from './MomentDialog.vue';
@@ -42,6 +37,7 @@ import type { Drop, Seat } from './moves.ts';
 import OutlineTable from './OutlineTable.vue';
 import { isNodeRow, outlineRows } from './rows.ts';
 import type { Filter, ItemRow, OutlineRow, SectionRow } from './rows.ts';
+import { useSelectedActs } from './selected-acts.ts';
 import SelectionBar from './SelectionBar.vue';
 import { useSelection } from './selection.ts';
 import WorkDialog from './WorkDialog.vue';
@@ -51,7 +47,6 @@ type Node = SectionRow | ItemRow;
 const { t } = useI18n();
 const route = useRoute();
 const plan = usePlan();
-const uploads = useUploads();
 const table = ref<{ focus: (id: string, cell?: string) => Promise<void> } | null>(null);
 const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
@@ -102,48 +97,16 @@ async function focus(id: string, cell?: string): Promise<void> {
   await table.value?.focus(id, cell);
 }
 
-/** New things go below where one is: the line in focus, or the end. */
-const focusedRow = ref<string | null>(null);
-const here = computed(() => {
-  const place = focusedRow.value === null ? null : findNode(course.value, focusedRow.value);
-  return place === null || place.node.removed ? null : place;
+const { focusedRow, here, addSection, addItem, addFile } = useAdding({
+  focus,
+  prepare: (parent) => {
+    const next = new Set(folded.value);
+    if (next.delete(parent)) folded.value = next;
+    find.value = '';
+    only.value = 'all';
+  },
+  open: (id) => (opened.value = id),
 });
-
-async function addSection(): Promise<void> {
-  const after = here.value === null ? (sections.value.at(-1)?.id ?? null) : sectionOf(here.value).id;
-  const node = newSection({ id: newId() });
-  if (plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) await focus(node.id);
-}
-
-/** Into the line that one is at when it holds things, else after it. */
-function seatForItem(holderId?: string): Seat | null {
-  if (holderId !== undefined) {
-    const node = findNode(course.value, holderId)?.node;
-    return node !== undefined && isHolder(node)
-      ? { parent: node.id, after: livingItems(node).at(-1)?.id ?? null }
-      : null;
-  }
-  const place = here.value;
-  if (place !== null && !isHolder(place.node)) return { parent: place.parent, after: place.node.id };
-  const holder = place !== null && isHolder(place.node) ? place.node : sections.value.at(-1);
-  return holder === undefined ? null : { parent: holder.id, after: livingItems(holder).at(-1)?.id ?? null };
-}
-
-async function addItem(kind: ItemKind, holderId?: string): Promise<void> {
-  const seat = seatForItem(holderId);
-  if (seat === null) {
-    await addSection();
-    return addItem(kind);
-  }
-  const node = newItem(kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
-  const next = new Set(folded.value);
-  if (next.delete(seat.parent)) folded.value = next;
-  find.value = '';
-  only.value = 'all';
-  if (!plan.change([{ kind: 'insert', ...seat, node }])) return;
-  if (kind !== 'heading' && kind !== 'folder') opened.value = node.id;
-  await focus(node.id);
-}
 
 /** All that are selected, when the line is one of them; else the line alone. */
 const group = (id: string): readonly string[] =>
@@ -185,35 +148,7 @@ async function remove(row: Node): Promise<void> {
   if (next !== undefined) await focus(next);
 }
 
-const chosenIds = computed(() => order.value.filter((id) => selection.ids.value.has(id)));
-const dueIds = computed(() =>
-  chosenIds.value.filter((id) => {
-    const node = findNode(course.value, id)?.node;
-    return node !== undefined && 'due' in node;
-  }),
-);
-
-function showAll(shown: boolean): void {
-  const edits = chosenIds.value.flatMap((target): Edit[] => {
-    const was = findNode(course.value, target)?.node.shown;
-    return was === undefined || was === shown
-      ? []
-      : [{ kind: 'set', target, field: 'shown', value: shown, was }];
-  });
-  plan.change(edits);
-}
-
-function removeAll(): void {
-  const ids = chosenIds.value;
-  const edits = ids.map((target): Edit => ({ kind: 'remove', target }));
-  if (plan.change(edits))
-    plan.tell({ kind: 'removed', title: t('setup.outline.selected', { count: ids.length }, ids.length) });
-  selection.clear();
-}
-
-function duplicateAll(): void {
-  plan.change(duplicateNodes(course.value, chosenIds.value, newId));
-}
+const { chosenIds, dueIds, showAll, removeAll, duplicateAll } = useSelectedActs(selection, order);
 
 function ask(ids: readonly string[], field: MomentAsk['field'], title: string): void {
   const node = ids[0] === undefined ? undefined : findNode(course.value, ids[0])?.node;
@@ -247,28 +182,7 @@ function setMinutes(row: ItemRow, minutes: number | null): void {
   plan.set(row.id, 'minutes', minutes, row.minutes, { typing: true });
 }
 
-/** Files from the desk become items where one is, one after the other. */
-const isFileOver = ref(false);
-const hasFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') === true;
-
-function overFiles(event: DragEvent): void {
-  if (isReadonly.value || !hasFiles(event)) return;
-  event.preventDefault();
-  isFileOver.value = true;
-}
-
-function dropFiles(event: DragEvent): void {
-  isFileOver.value = false;
-  if (isReadonly.value || !hasFiles(event)) return;
-  event.preventDefault();
-  for (const file of event.dataTransfer?.files ?? []) {
-    uploads.add(file, (answer) => {
-      const seat = seatForItem() ?? { parent: sections.value[0]?.id ?? '', after: null };
-      const node = newItem('file', { id: newId(), title: titleOf(answer.name), file: asRef(answer) });
-      if (plan.change([{ kind: 'insert', ...seat, node }])) focusedRow.value = node.id;
-    });
-  }
-}
+const { isFileOver, overFiles, dropFiles } = useFileDrop(() => !isReadonly.value, addFile);
 
 async function openWork(id: string): Promise<void> {
   isShowingWork.value = false;
