@@ -26,7 +26,7 @@ export type ReadCalendar =
 const MAX_OCCURRENCES = 520;
 const MAX_EVENTS = 2000;
 
-/** @param zone in which a moment given in UTC or another zone becomes a day. */
+/** @param dayIn says on which day, in the institution's zone, a moment given in UTC or another zone falls. */
 export function readCalendar(text: string, dayIn: (instant: string) => string): ReadCalendar {
   let root: ICAL.Component;
   try {

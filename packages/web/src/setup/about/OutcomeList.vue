@@ -3,7 +3,7 @@
 import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-vue';
 import { listOutcomes, MAX_OUTCOMES, numberOf, outcomeSchema } from '@itinerary/core';
 import type { Edit, FieldValue, Outcome } from '@itinerary/core';
-import { computed, nextTick, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -12,7 +12,6 @@ import OutcomeField from './OutcomeField.vue';
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
 const plan = usePlan();
-const list = ref<HTMLElement | null>(null);
 const fresh = ref('');
 const outcomes = computed(() => listOutcomes(plan.course!));
 
@@ -24,12 +23,11 @@ const edit = (id: string, value: Outcome | null): Edit => ({
   was: (plan.course!.outcomes[id] ?? null) as FieldValue,
 });
 
-async function add(): Promise<void> {
+function add(): void {
   const value = { text: fresh.value.trim(), at: (outcomes.value.at(-1)?.at ?? 0) + 1 };
   if (!outcomeSchema.safeParse(value).success) return;
   plan.change([edit(newId(), value)]);
   fresh.value = '';
-  await nextTick();
 }
 
 function rename(id: string, text: string): void {
@@ -54,7 +52,7 @@ const numbers = (ids: readonly string[]): string =>
 <template>
   <section id="field-outcomes" class="outcomes" tabindex="-1" aria-labelledby="outcomes">
     <h2 id="outcomes">{{ t('setup.outcomes.title') }}</h2>
-    <ol v-if="outcomes.length > 0" ref="list">
+    <ol v-if="outcomes.length > 0">
       <li v-for="(outcome, at) in outcomes" :key="outcome.id">
         <OutcomeField
           :text="outcome.text"

@@ -10,7 +10,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/DayField.vue';
 
-const props = defineProps<{ readonly: boolean; settles: boolean }>();
+defineProps<{ readonly: boolean; settles: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[], dropped?: () => void] }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -107,7 +107,6 @@ const over = computed(() => {
     ends: day(found.ends),
   });
 });
-const readonlyHere = computed(() => props.readonly);
 </script>
 
 <template>
@@ -120,7 +119,7 @@ const readonlyHere = computed(() => props.readonly);
           name="ends"
           :value="way.value"
           :checked="dates.ends === way.value"
-          :disabled="readonlyHere || (way.value === 'term' && plan.term === null)"
+          :disabled="readonly || (way.value === 'term' && plan.term === null)"
           @change="choose(way.value)"
         />
         <span class="words">
