@@ -48,8 +48,9 @@ export async function loadMessages(areas: readonly Area[]): Promise<void> {
 }
 
 export async function changeLocale(locale: Locale): Promise<void> {
+  // First of all: a page loaded anew while the messages are still on their way keeps to what was chosen.
+  localStorage.setItem(KEY, locale);
   await Promise.all([...wanted].map((area) => load(locale, area)));
   i18n.global.locale.value = locale;
   document.documentElement.lang = locale;
-  localStorage.setItem(KEY, locale);
 }

@@ -26,6 +26,7 @@ const emit = defineEmits<{ press: [] }>();
   display: inline-flex;
   align-items: center;
   gap: 4px;
+  min-width: 28px;
   max-width: calc(100% + 12px);
   min-height: 28px;
   margin-left: -7px;

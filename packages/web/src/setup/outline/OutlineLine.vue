@@ -345,7 +345,45 @@ const has = (column: Column): boolean => props.columns.includes(column);
 }
 
 .wrong,
-.wrong .icon {
+.wrong :deep(.moment) {
+  color: var(--blocker);
+  font-family: var(--font-text);
+  font-weight: 600;
+}
+
+.shown {
+  text-align: center;
+}
+
+.acts {
+  display: flex;
+  justify-content: flex-end;
+}
+
+/* These lie over the end of the title while one is at the line, so that it has their room the rest of the time. */
+.more {
+  position: absolute;
+  inset: 0 2px 0 auto;
+  display: flex;
+  align-items: center;
+  padding: 0 2px;
+  opacity: 0;
+}
+
+.line:hover .more,
+.line:focus-within .more {
+  background: var(--card);
+  opacity: 1;
+}
+
+@media (hover: none) {
+  .more {
+    position: static;
+    opacity: 1;
+  }
+}
+
+.icon {
   display: inline-grid;
   place-items: center;
   flex: none;
