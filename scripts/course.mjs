@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { buildCli, buildServer } from './lib/build.mjs';
 import { CLUSTER, DATABASE, demoDatabase } from './lib/demo-database.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
-import { CLI_DIST, ROOT, SERVER_DIST } from './lib/paths.mjs';
+import { CLI_DIST, DATA, ROOT, SERVER_DIST } from './lib/paths.mjs';
 import { runningPostgres } from './lib/postgres.mjs';
 import { command, needNode } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
@@ -40,7 +40,10 @@ await run(async () => {
     const { code } = await command(process.execPath, [join(SERVER_DIST, 'course-file.js'), ...words], {
       allowFailure: true,
       cwd: process.env.INIT_CWD ?? ROOT,
-      env: { DATABASE_URL: databaseUrl },
+      env: {
+        DATABASE_URL: databaseUrl,
+        ITINERARY_FILES: process.env.ITINERARY_FILES ?? join(DATA, 'files'),
+      },
     });
     process.exitCode = code;
   });

@@ -69,7 +69,7 @@ export function runCli(
     read.sentences.forEach((sentence) => err(sentence));
     return 1;
   }
-  const plan = planOf(read.file.course, at ?? now);
+  const plan = planOf(read.file, at ?? now);
   out(json ? JSON.stringify(plan, null, 2) : planAsText(plan));
   return 0;
 }

@@ -1,6 +1,14 @@
 /** A course file's computed days, moments and findings, without any database or server. */
-import { findings, numberOf, planCourse, subtree } from '@itinerary/core';
-import type { Course, CoursePlan, Finding, Resolved, SectionPlan, Span } from '@itinerary/core';
+import { findings, namedPauses, numberOf, planCourse, subtree, textFacts } from '@itinerary/core';
+import type {
+  CourseFile,
+  CoursePlan,
+  FactsByText,
+  Finding,
+  Resolved,
+  SectionPlan,
+  Span,
+} from '@itinerary/core';
 
 export interface PlanRow {
   readonly id: string;
@@ -57,14 +65,9 @@ export interface FilePlan {
 }
 
 /** @param at the instant that findings are asked at (ISO, UTC). */
-export function planOf(course: Course, at: string): FilePlan {
+export function planOf({ course, texts }: Pick<CourseFile, 'course' | 'texts'>, at: string): FilePlan {
   const plan = planCourse(course);
-  let counted = 0;
-  const pauses = plan.rows.flatMap((row) => {
-    if (row.kind !== 'pause') return [];
-    const { name, first, last, number } = row.pause;
-    return [{ name, number: number === null ? null : (plan.pauseNumbers[counted++] ?? null), first, last }];
-  });
+  const pauses = namedPauses(plan).map(({ name, number, first, last }) => ({ name, number, first, last }));
   return {
     code: course.code,
     title: course.title,
@@ -80,7 +83,7 @@ export function planOf(course: Course, at: string): FilePlan {
     unplaced: plan.unplaced,
     moments: plan.sections.flatMap((section) => momentRows(section, plan)),
     // A file has no members, so nothing is said about them.
-    findings: findings(course, { moment: at, learners: 1 }, plan).map(
+    findings: findings(course, { moment: at, learners: 1, texts: factsOf(texts) }, plan).map(
       ({ rule, severity, targets, values }) => ({
         rule,
         severity,
@@ -89,6 +92,15 @@ export function planOf(course: Course, at: string): FilePlan {
       }),
     ),
   };
+}
+
+function factsOf(texts: CourseFile['texts']): FactsByText {
+  return new Map(
+    Object.entries(texts).flatMap(([hash, html]) => {
+      const facts = textFacts(html);
+      return facts === null ? [] : [[hash, facts] as const];
+    }),
+  );
 }
 
 function sectionRow({ id, number, section, span }: SectionPlan): PlanRow {

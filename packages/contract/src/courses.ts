@@ -12,11 +12,12 @@ import {
   paceSchema,
   purposeSchema,
   storableSchema,
+  textFactsSchema,
   textHashSchema,
   titleSchema,
   zoneSchema,
 } from '@itinerary/core';
-import type { Course, Refusal, TakenChange } from '@itinerary/core';
+import type { Course, Refusal, TakenChange, TextFacts } from '@itinerary/core';
 import { z } from 'zod';
 import { roleSchema } from './people.ts';
 
@@ -72,12 +73,15 @@ export const planSchema = z.object({
   course: courseSchema,
   seq: z.int(),
   learners: z.int(),
+  /** What its long texts hold besides words, by hash. */
+  texts: z.record(textHashSchema, textFactsSchema),
   rights: z.object({ plan: z.boolean(), state: z.boolean(), members: z.boolean() }),
 });
 export interface PlanAnswer {
   readonly course: Course;
   readonly seq: number;
   readonly learners: number;
+  readonly texts: Readonly<Record<string, TextFacts>>;
   readonly rights: { readonly plan: boolean; readonly state: boolean; readonly members: boolean };
 }
 
@@ -104,12 +108,18 @@ export const changesAnswerSchema = z.object({
   /** Every change since `since`, one's own included, in the order in which they were taken. */
   taken: z.array(takenSchema),
   refused: z.array(z.object({ id: z.string(), refusal: z.looseObject({ code: z.string() }) })),
+  /** What the texts that they name hold besides words. */
+  texts: z.record(textHashSchema, textFactsSchema),
+  /** Texts sent that were kept as something else, since not all in them may stand: from hash to hash. */
+  renamed: z.record(textHashSchema, textHashSchema),
   learners: z.int(),
 });
 export interface ChangesAnswer {
   readonly seq: number;
   readonly taken: readonly TakenChange[];
   readonly refused: readonly { readonly id: string; readonly refusal: Refusal | ServerRefusal }[];
+  readonly texts: Readonly<Record<string, TextFacts>>;
+  readonly renamed: Readonly<Record<string, string>>;
   readonly learners: number;
 }
 

@@ -265,6 +265,16 @@ export const ROUTES = {
     status: 200,
     media: 'application/octet-stream',
   },
+  textPicture: {
+    method: 'get',
+    path: '/api/learn/{course}/pictures/{hash}',
+    access: 'read',
+    summary: 'A picture in a text, for whoever gets that text: an item’s, or without one the course’s own',
+    params: course.extend({ hash: pathId }),
+    query: z.object({ item: idSchema.optional() }),
+    status: 200,
+    media: 'application/octet-stream',
+  },
   readGuide: {
     method: 'get',
     path: '/api/learn/{course}/guide.csv',

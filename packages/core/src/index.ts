@@ -49,6 +49,7 @@ export {
   accentSchema,
   fileSchema,
   isContent,
+  isPictureType,
   isWork,
   itemSchema,
   MAX_FOLDER_DEPTH,
@@ -117,7 +118,7 @@ export type {
   SetEdit,
 } from './course/edits.ts';
 export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/fields.ts';
-export { copySection, duplicateNodes } from './course/copy.ts';
+export { copiedTexts, copySection, duplicateNodes } from './course/copy.ts';
 export type { CopyPattern, NewId } from './course/copy.ts';
 export { share } from './course/share.ts';
 export { applyChange } from './course/apply.ts';
@@ -161,8 +162,8 @@ export type { Moment, Plan, PlannedSection, Span } from './calendar/plan.ts';
 export type { CalendarRow, HeldMeeting, PauseRow, Slot } from './calendar/rows.ts';
 export { datedPauses } from './calendar/pauses.ts';
 export { meetingsOf } from './calendar/meetings.ts';
-export { momentsOf, numberNodes, numberOf, planCourse } from './calendar/course-plan.ts';
-export type { CoursePlan, NodeMoments, SectionPlan } from './calendar/course-plan.ts';
+export { momentsOf, namedPauses, numberNodes, numberOf, planCourse } from './calendar/course-plan.ts';
+export type { CoursePlan, NamedPause, NodeMoments, SectionPlan } from './calendar/course-plan.ts';
 export type { Resolved, ResolvedAt } from './calendar/moments.ts';
 export { lengthsOf } from './calendar/lengths.ts';
 export type { Length, Lengths, Term } from './calendar/lengths.ts';
@@ -182,6 +183,16 @@ export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { withoutTypedNumber } from './readiness/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Rule, Severity, Stop } from './readiness/rule.ts';
+export { NO_FACTS, textFacts, textFactsSchema } from './text/facts.ts';
+export type { FactsByText, TextFacts } from './text/facts.ts';
+export { AWAY, fillText, relinkText } from './text/fill.ts';
+export type { Filling, LinkTarget } from './text/fill.ts';
+export { formulaHtml } from './text/formula.ts';
+export type { SetTex } from './text/formula.ts';
+export { escapeHtml, piecesOf } from './text/pieces.ts';
+export type { FormulaPiece, ItemPiece, Piece, PicturePiece } from './text/pieces.ts';
+export { linkTargets } from './learner/links.ts';
+export type { LinkedItem } from './learner/links.ts';
 export { pacingCsv } from './learner/pacing-csv.ts';
 export { courseView } from './learner/view.ts';
 export type { CourseView, ItemView, MomentView, PauseView, SectionView } from './learner/view.ts';

@@ -7,9 +7,11 @@ import { join } from 'node:path';
 import { parseCourseFile } from '@itinerary/core';
 import type { CourseFile } from '@itinerary/core';
 // @ts-expect-error the bootstrap scripts are plain JavaScript
-import { SERVER_DIST } from '../../../scripts/lib/paths.mjs';
+import { DATA, SERVER_DIST } from '../../../scripts/lib/paths.mjs';
 import { admin, ARCHIVED, LIVE, newDatabase, urlOf } from './support/server.ts';
 
+/** Where the template of the databases was loaded to. */
+const DEMO_FILES = join(DATA as string, 'files');
 const folder = mkdtempSync(join(tmpdir(), 'itinerary-file-'));
 let name: string;
 beforeAll(async () => {
@@ -20,9 +22,15 @@ afterAll(async () => {
   await admin(`drop database ${name} with (force)`);
 });
 
-function tool(...words: string[]): Promise<{ code: number | null; out: string; err: string }> {
+/** @param files where uploaded files lie; the demo's own, unless said. */
+function tool(
+  command?: string,
+  argument?: string,
+  files: string = DEMO_FILES,
+): Promise<{ code: number | null; out: string; err: string }> {
+  const words = [command, argument].filter((word) => word !== undefined);
   const child = spawn(process.execPath, [join(SERVER_DIST as string, 'course-file.js'), ...words], {
-    env: { ...process.env, DATABASE_URL: urlOf(name) },
+    env: { ...process.env, DATABASE_URL: urlOf(name), ITINERARY_FILES: files },
   });
   let out = '';
   let err = '';
@@ -70,6 +78,21 @@ describe('import', () => {
       ...original,
       course: { ...original.course, id: '', code: '' },
     });
+  });
+
+  test('says which uploaded files are not here, and keeps their items', async () => {
+    const original = await exported(LIVE);
+    const path = file({ ...original, course: { ...original.course, code: 'FILES-1' } });
+    const { code, out } = await tool('import', path, join(folder, 'no files here'));
+    expect(code).toBe(0);
+    expect(out).toContain('put them in again: tern-point-gauge.csv, core-log-form.txt, a picture, ');
+    const copy = JSON.stringify((await exported('FILES-1')).course);
+    expect(copy).toContain('A day at the gauge');
+    expect(copy).not.toContain('tern-point-gauge.csv');
+    // Where they are, the copy has them.
+    const again = file({ ...original, course: { ...original.course, code: 'FILES-2' } });
+    expect((await tool('import', again)).out).not.toContain('put them in again');
+    expect(JSON.stringify((await exported('FILES-2')).course)).toContain('tern-point-gauge.csv');
   });
 
   test('refuses what is not as expected, naming it, and keeps nothing of it', async () => {

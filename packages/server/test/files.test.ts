@@ -11,6 +11,7 @@ import type { Course } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { fileKind } from '../src/files/file-kind.ts';
 import { courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
+import { hashText } from '../src/text/rich-text.ts';
 import type { TestServer } from './support/server.ts';
 
 const PNG = Buffer.from(
@@ -121,6 +122,45 @@ describe('on the server', () => {
     const { refused } = await change(DRAFT, [{ kind: 'insert', parent, after: null, node }]);
     expect(refused).toMatchObject([{ refusal: { code: 'file_missing', target: node.id } }]);
     await ines.get(`/api/courses/${course.id}/files/${file.hash}`).expect(404);
+  });
+
+  test('a picture in a text reaches whoever gets the text, and a text cannot name one that never came', async () => {
+    const { hash } = (await upload(LIVE, 'mud.png', PNG).expect(201)).body as UploadAnswer;
+    const course = await planOf(LIVE);
+    const html = `<p>Low water</p><img data-picture="${hash}" alt="Mud" />`;
+    const written = async (code: string, target: string, field: string, text: string): Promise<unknown> => {
+      const edits = [{ kind: 'set', target, field, value: hashText(text), was: null }];
+      const body = { since: 0, changes: [{ id: randomUUID(), edits }], texts: { [hashText(text)]: text } };
+      const answer = await ines
+        .post(`/api/courses/${ids[code] ?? ''}/changes`)
+        .send(body)
+        .expect(200);
+      return answer.body as unknown;
+    };
+    const page = newItem('page', { id: randomUUID(), title: 'Mud' });
+    await change(LIVE, [{ kind: 'insert', parent: course.sections[0]!.id, after: null, node: page }]);
+    const taken = await written(LIVE, page.id, 'text', html);
+    expect(taken).toMatchObject({
+      refused: [],
+      texts: { [hashText(html)]: { pictures: [hash], silent: 0, links: [] } },
+    });
+
+    const at = `/api/learn/${course.id}/pictures/${hash}`;
+    const read = (await noor.get(`/api/learn/${course.id}/items/${page.id}`)).body as { html: string };
+    expect(read.html).toContain(`src="${at}?item=${page.id}" alt="Mud"`);
+    const answer = await noor.get(`${at}?item=${page.id}`).expect(200);
+    expect(Buffer.compare(answer.body as Buffer, PNG)).toBe(0);
+    // It is in that item's text, and nowhere in the course's own.
+    await noor.get(at).expect(404);
+    await noor.get(`/api/learn/${course.id}/pictures/${'0'.repeat(64)}?item=${page.id}`).expect(404);
+    await change(LIVE, [{ kind: 'set', target: page.id, field: 'shown', value: false, was: true }]);
+    const hidden = await noor.get(`${at}?item=${page.id}`).expect(404);
+    const never = await noor.get(`${at}?item=never-was`).expect(404);
+    expect(hidden.body).toEqual(never.body);
+
+    expect(await written(DRAFT, ids[DRAFT] ?? '', 'introduction', html)).toMatchObject({
+      refused: [{ refusal: { code: 'file_missing', target: ids[DRAFT] } }],
+    });
   });
 
   test('a program, a false name and an empty file are refused, by place and value; nothing is kept', async () => {

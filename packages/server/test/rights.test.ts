@@ -4,6 +4,7 @@ import { ROUTES } from '@itinerary/contract';
 import type { Route, RouteAccess, RouteName } from '@itinerary/contract';
 import request from 'supertest';
 import { newItem } from '@itinerary/core';
+import { hashText } from '../src/text/rich-text.ts';
 import type { UploadAnswer } from '@itinerary/contract';
 import type { Agent, Response } from 'supertest';
 import { ARCHIVED, courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
@@ -15,6 +16,13 @@ let ids: Readonly<Record<string, string>>;
 let item = '';
 let hash = '';
 let fileHash: string;
+/** A picture, and an item whose text shows it. */
+let pictureHash = '';
+const pictureItem = 'pictured';
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 const fileItem = 'words';
 const agents = new Map<Who | 'nobody', Agent>();
 const WHO: readonly (Who | 'nobody')[] = [
@@ -49,8 +57,17 @@ beforeAll(async () => {
   fileHash = file.hash;
   const node = newItem('file', { id: fileItem, title: 'Words', file });
   const parent = (course.sections.at(-1) as { id?: string }).id;
-  const edits = [{ kind: 'insert', parent, after: null, node }];
-  await agent.post(`${at}/changes`).send({ since: 0, changes: [{ id: 'file', edits }], texts: {} });
+  const shown = await agent
+    .post(`${at}/files?name=mud.png`)
+    .set('content-type', 'application/octet-stream')
+    .send(PNG);
+  pictureHash = (shown.body as UploadAnswer).hash;
+  const html = `<img data-picture="${pictureHash}" alt="Mud" />`;
+  const page = { ...newItem('page', { id: pictureItem, title: 'Mud' }), text: hashText(html) };
+  const edits = [node, page].map((one) => ({ kind: 'insert', parent, after: null, node: one }));
+  await agent
+    .post(`${at}/changes`)
+    .send({ since: 0, changes: [{ id: 'file', edits }], texts: { [hashText(html)]: html } });
 });
 afterAll(() => server.stop());
 
@@ -61,6 +78,7 @@ const inCourse = all.filter(([, route]) => route.path.includes('{course}'));
 async function call(who: Who | 'nobody', route: Route, course: string): Promise<Response> {
   const path = route.path
     .replace('files/{hash}', `files/${fileHash}`)
+    .replace('pictures/{hash}', `pictures/${pictureHash}?item=${pictureItem}`)
     .replace('{item}/file', `${fileItem}/file`)
     .replace('{course}', course)
     .replace('{code}', 'FREE-1')

@@ -1,7 +1,7 @@
 /** The store that saves: against a server in miniature, which answers, refuses, stumbles, or is away. */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { applyChange, newItem } from '@itinerary/core';
-import type { Change, Course, TakenChange } from '@itinerary/core';
+import type { Change, Course, TakenChange, TextFacts } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { usePlan } from '../src/stores/plan.ts';
@@ -23,12 +23,21 @@ class MiniServer {
   sent: Sent[] = [];
   texts = new Map<string, string>();
   trouble: Trouble = 'none';
+  /** What it keeps of some texts instead: from hash to hash. */
+  renamed: Record<string, string> = {};
+  facts: Record<string, TextFacts> = {};
 
   readonly fetch = (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const address = String(path);
     if (address.endsWith('/plan')) {
       const rights = { plan: true, state: true, members: true };
-      return this.answer({ course: this.course, seq: this.log.length, learners: 2, rights });
+      return this.answer({
+        course: this.course,
+        seq: this.log.length,
+        learners: 2,
+        texts: this.facts,
+        rights,
+      });
     }
     if (address.includes('/texts/')) {
       const html = this.texts.get(address.split('/').at(-1) ?? '');
@@ -48,7 +57,13 @@ class MiniServer {
   take({ since, changes, texts }: Sent, author = 'Inês'): object {
     for (const [hash, html] of Object.entries(texts)) this.texts.set(hash, html);
     const refused: object[] = [];
-    for (const change of changes) {
+    for (const sent of changes) {
+      const edits = sent.edits.map((edit) =>
+        edit.kind === 'set' && typeof edit.value === 'string'
+          ? { ...edit, value: this.renamed[edit.value] ?? edit.value }
+          : edit,
+      );
+      const change = { ...sent, edits };
       if (this.log.some((taken) => taken.change.id === change.id)) continue;
       const applied = applyChange(this.course, change);
       if (!applied.ok) {
@@ -58,7 +73,15 @@ class MiniServer {
       this.course = applied.course;
       this.log.push({ seq: this.log.length + 1, change, author, mine: author === 'Inês' });
     }
-    return { seq: this.log.length, taken: this.log.filter(({ seq }) => seq > since), refused, learners: 2 };
+    const taken = this.log.filter(({ seq }) => seq > since);
+    return {
+      seq: this.log.length,
+      taken,
+      refused,
+      texts: this.facts,
+      renamed: this.renamed,
+      learners: 2,
+    };
   }
 
   /** Somebody else's change, taken by the server. */
@@ -349,6 +372,40 @@ describe('texts', () => {
     await pass(0);
     expect(texts.read(hash)).toBe('<p>There</p>');
     expect(texts.read(null)).toBeNull();
+  });
+
+  test('what the server keeps otherwise stands as it was typed until that has come', async () => {
+    const plan = await opened();
+    const texts = useTexts();
+    const typed = '<p onclick="x">Low</p>';
+    const kept = '<p>Low</p>';
+    const [from, to] = [await hashText(typed), await hashText(kept)];
+    server.renamed = { [from]: to };
+    server.texts.set(to, kept);
+    await plan.setText('a1', 'text', typed, null);
+    await plan.flush();
+    expect(plan.course?.sections[0]?.items[0]).toMatchObject({ text: to });
+    // Never nothing: somebody may be in the middle of a word.
+    expect(texts.read(to)).not.toBeNull();
+    await pass(1);
+    expect(texts.read(to)).toBe(kept);
+  });
+
+  test('what texts hold is known, of one’s own, and of those that others wrote', async () => {
+    const silent: TextFacts = { pictures: ['c'.repeat(64)], silent: 1, links: [] };
+    server.facts = { ['d'.repeat(64)]: silent };
+    const plan = await opened();
+    const rules = (): string[] => plan.found.map(({ rule }) => rule);
+    expect(rules()).not.toContain('picture_alt');
+    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}">`, null);
+    expect(rules()).toContain('picture_alt');
+    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}" alt="">`, null);
+    expect(rules()).not.toContain('picture_alt');
+    await plan.flush();
+    const edit = { kind: 'set', target: 'a1', field: 'text', value: 'd'.repeat(64), was: null } as const;
+    server.other({ id: 'theirs', edits: [edit] });
+    await plan.flush();
+    expect(rules()).toContain('picture_alt');
   });
 
   test('that are longer than a long chapter are refused here', async () => {

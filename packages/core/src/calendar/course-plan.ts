@@ -294,3 +294,25 @@ export function numberNodes(course: Course): ReadonlyMap<string, string> {
   }
   return numbers;
 }
+
+/** A pause as a row of its own between sections. */
+export interface NamedPause {
+  /** No two rows have the same: a pause that is broken by teaching days has several. */
+  readonly key: string;
+  readonly name: string;
+  /** As learners see it; null for a pause that takes none. */
+  readonly number: string | null;
+  readonly first: string;
+  readonly last: string;
+}
+
+/** In the order of their days. Counted pauses take their numbers in the row of sections. */
+export function namedPauses(plan: CoursePlan): readonly NamedPause[] {
+  let counted = 0;
+  return plan.rows.flatMap((row): NamedPause[] => {
+    if (row.kind !== 'pause') return [];
+    const { pause, name, number, first, last } = row.pause;
+    const shown = number === null ? null : (plan.pauseNumbers[counted++] ?? null);
+    return [{ key: `${pause}-${first}`, name, number: shown, first, last }];
+  });
+}

@@ -112,3 +112,29 @@ function fromFirstDay(moment: PlannedMoment, first: string): PlannedMoment {
     time: moment.time,
   };
 }
+
+/** A text that a copy has from its original, and the ids that its links are to be led to instead. */
+export interface CopiedText {
+  readonly hash: string;
+  readonly ids: ReadonlyMap<string, string>;
+}
+
+/**
+ * The texts of an original whose copies have other ids: for each, where links into the original lead in the
+ * copy. Core holds hashes alone, so whoever holds the texts writes them again (`relinkText`).
+ */
+export function copiedTexts(original: CourseNode, copy: CourseNode): readonly CopiedText[] {
+  const ids = new Map<string, string>();
+  const texts = new Set<string>();
+  const pair = (from: CourseNode, to: CourseNode): void => {
+    ids.set(from.id, to.id);
+    if ('text' in from && from.text !== null) texts.add(from.text);
+    if (!isHolder(from) || !isHolder(to)) return;
+    livingItems(from).forEach((item, at) => {
+      const twin = to.items[at];
+      if (twin !== undefined) pair(item, twin);
+    });
+  };
+  pair(original, copy);
+  return [...texts].map((hash) => ({ hash, ids }));
+}

@@ -175,3 +175,8 @@ export function isWork(node: { readonly kind: string }): node is WorkItem {
 export function isContent(node: { readonly kind: string }): node is ContentItem {
   return node.kind !== 'section' && node.kind !== 'folder' && node.kind !== 'heading';
 }
+
+/** A media type that every browser shows as a picture, and that cannot carry a script. */
+export function isPictureType(type: string): boolean {
+  return /^image\/(png|apng|jpeg|gif|webp|avif)$/.test(type);
+}

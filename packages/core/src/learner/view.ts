@@ -9,6 +9,7 @@ import type { Access, AccessState } from '../access/resolve.ts';
 import { canSee, resolveAccess } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
 import { planFor } from '../access/plan-for.ts';
+import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
 import type { Resolved } from '../calendar/moments.ts';
 import { momentIn } from '../calendar/plan.ts';
@@ -226,12 +227,8 @@ function findView(sections: readonly SectionView[], id: string | null): ItemView
 }
 
 function pausesOf(plan: CoursePlan, seen: readonly SectionPlan[]): readonly PauseView[] {
-  let counted = 0;
-  return plan.rows.flatMap((row): PauseView[] => {
-    if (row.kind !== 'pause') return [];
-    const { name, first, last } = row.pause;
-    const number = row.pause.number === null ? null : (plan.pauseNumbers[counted++] ?? null);
+  return namedPauses(plan).map(({ name, number, first, last }) => {
     const next = seen.find(({ span }) => span.kind === 'slot' && span.slot.first > first);
-    return [{ name, number, first, last, before: next?.id ?? null }];
+    return { name, number, first, last, before: next?.id ?? null };
   });
 }

@@ -4,6 +4,8 @@ import { planCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
 import type { Course } from '../course/schema.ts';
+import { NO_FACTS } from '../text/facts.ts';
+import type { FactsByText } from '../text/facts.ts';
 import { aroundMissing } from './around-missing.ts';
 import { datesPast } from './dates-past.ts';
 import { emptyItem } from './empty-item.ts';
@@ -11,6 +13,7 @@ import { emptySection } from './empty-section.ts';
 import { endsBeforeStart } from './ends-before-start.ts';
 import { heavySections } from './heavy-sections.ts';
 import { largestUpload } from './largest-upload.ts';
+import { linkGone } from './link-gone.ts';
 import { meetingPace } from './meeting-pace.ts';
 import { midWeek } from './mid-week.ts';
 import { noDays } from './no-days.ts';
@@ -58,6 +61,7 @@ export const RULES: readonly Rule[] = [
   emptySection,
   emptyItem,
   typedNumbers,
+  linkGone,
   workUndated,
   workCircle,
   workOutside,
@@ -80,6 +84,7 @@ export interface ReadinessFacts {
   readonly moment: string;
   readonly learners: number;
   readonly term?: Term | null;
+  readonly texts?: FactsByText;
 }
 
 /** @param plan the course's plan for nobody in particular; computed when it is not at hand. */
@@ -94,6 +99,7 @@ export function findings(
     today: dayOf(facts.moment, course.dates.zone),
     learners: facts.learners,
     term: facts.term ?? null,
+    texts: facts.texts ?? NO_FACTS,
   };
   const found = RULES.filter((rule) => rule.purposes.includes(course.purpose)).flatMap((rule) => {
     const body = rule.find(context);

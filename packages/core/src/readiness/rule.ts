@@ -3,6 +3,7 @@ import type { Course, Purpose } from '../course/schema.ts';
 import type { Edit } from '../course/edits.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
+import type { FactsByText } from '../text/facts.ts';
 
 export type Stop = 'about' | 'dates' | 'outline' | 'members';
 
@@ -32,6 +33,8 @@ export interface Context {
   readonly learners: number;
   /** The institution's term that the course belongs to, where it is known. */
   readonly term: Term | null;
+  /** What long texts hold besides words, by hash. */
+  readonly texts: FactsByText;
 }
 
 export interface Rule {
@@ -43,7 +46,7 @@ export interface Rule {
 }
 
 export type FindingBody = Pick<Finding, 'severity'> &
-  Partial<Pick<Finding, 'field' | 'targets' | 'values' | 'cure'>>;
+  Partial<Pick<Finding, 'stop' | 'field' | 'targets' | 'values' | 'cure'>>;
 
 export const EVERY_PURPOSE: readonly Purpose[] = ['learners', 'practice', 'circle'];
 export const WITH_PEOPLE: readonly Purpose[] = ['learners', 'circle'];

@@ -35,10 +35,15 @@ export function readConfig(env: Environment): Config {
     demo: env['ITINERARY_DEMO'] === '1',
     clock: now === undefined || now === '' ? systemClock : standingClock(now),
     webFolder: env['ITINERARY_WEB'] ?? null,
-    filesFolder: env['ITINERARY_FILES'] ?? join(process.cwd(), '.data', 'files'),
+    filesFolder: filesFolderOf(env),
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secure: env['ITINERARY_SECURE'] === '1',
   };
+}
+
+/** Where uploaded files lie. */
+export function filesFolderOf(env: Environment): string {
+  return env['ITINERARY_FILES'] ?? join(process.cwd(), '.data', 'files');
 }
 
 function required(env: Environment, name: string): string {

@@ -1,7 +1,7 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import type { CourseNode, CourseState, Dates, Edit, Purpose, Role } from '@itinerary/core';
+import type { CourseNode, CourseState, Dates, Edit, Purpose, Role, TextFacts } from '@itinerary/core';
 import type { PersonKind } from '@itinerary/contract';
 
 export const InstitutionRow = defineEntity({
@@ -109,7 +109,13 @@ export const NodeRow = defineEntity({
 export const TextRow = defineEntity({
   name: 'TextRow',
   tableName: 'long_text',
-  properties: (p) => ({ courseId: p.string().primary(), hash: p.string().primary(), html: p.text() }),
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    hash: p.string().primary(),
+    html: p.text(),
+    /** Pictures and links; null for a text of words alone. */
+    facts: p.json<TextFacts>().nullable(),
+  }),
 });
 
 export const StoredFileRow = defineEntity({

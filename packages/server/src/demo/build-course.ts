@@ -2,12 +2,14 @@
 import { createHash } from 'node:crypto';
 import { newCourse, newDates, newItem, newSection } from '@itinerary/core';
 import type { Course, CourseState, Dates, Item, Section } from '@itinerary/core';
+import type { DemoFile } from './demo-file.ts';
 import { hashText } from '../text/rich-text.ts';
 import type { Piece, Unit } from './piece.ts';
 
 export interface BuiltCourse {
   readonly course: Course;
   readonly texts: Readonly<Record<string, string>>;
+  readonly files: readonly DemoFile[];
 }
 
 export interface DemoUnit extends Unit {
@@ -28,6 +30,8 @@ export interface Material {
   readonly outcomes?: Readonly<Record<string, string>>;
   readonly more?: Partial<Course>;
   readonly units: readonly DemoUnit[];
+  /** Those that texts show. */
+  readonly pictures?: readonly DemoFile[];
 }
 
 /** The same code gives the same ids each time, so that a link into the demo stays good after a reload. */
@@ -36,11 +40,25 @@ export function idFor(...path: readonly (string | number)[]): string {
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
+/** Only the items that stand in sections themselves: nothing in the demo leads into a folder. */
+function idsByTitle({ code, units }: Material): ReadonlyMap<string, string> {
+  return new Map(
+    units.flatMap((unit, at) => unit.pieces.map((piece, index) => [piece.title, idFor(code, at, index)])),
+  );
+}
+
 /** @param around the kind of the first item that the course is around, where it is. */
 export function buildCourse(material: Material, around: Item['kind'] | null = null): BuiltCourse {
   const { code, title, department, term, state, tags, dates, outcomes = {}, more = {} } = material;
   const texts: Record<string, string> = {};
-  const keep = (html: string): string => {
+  const files = new Map((material.pictures ?? []).map((one) => [one.hash, one]));
+  const ids = idsByTitle(material);
+  const keep = (written: string): string => {
+    const html = written.replace(/\{\{([^}]+)\}\}/g, (_, title: string) => {
+      const id = ids.get(title);
+      if (id === undefined) throw new Error(`no item is called ${title}`);
+      return `<a data-item="${id}"></a>`;
+    });
     const hash = hashText(html);
     texts[hash] = html;
     return hash;
@@ -55,6 +73,15 @@ export function buildCourse(material: Material, around: Item['kind'] | null = nu
         return newItem('link', { ...base, minutes: piece.minutes, address: piece.address });
       case 'heading':
         return newItem('heading', base);
+      case 'file': {
+        const { bytes, ...rest } = piece.file;
+        files.set(rest.hash, piece.file);
+        return newItem('file', { ...base, minutes: piece.minutes, file: { ...rest, size: bytes.length } });
+      }
+      case 'video': {
+        const { minutes, address, seconds } = piece;
+        return newItem('video', { ...base, minutes, address, seconds });
+      }
       case 'meeting': {
         const { minutes, html, held, place } = piece;
         return newItem('meeting', { ...base, minutes, text: keep(html), held, place });
@@ -112,5 +139,5 @@ export function buildCourse(material: Material, around: Item['kind'] | null = nu
     sections,
     ...more,
   };
-  return { course, texts };
+  return { course, texts, files: [...files.values()] };
 }

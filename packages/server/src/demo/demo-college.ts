@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { addDays, dayOf } from '@itinerary/core';
 import type { Role } from '@itinerary/core';
-import { DepartmentRow, InstitutionRow, PersonRow, TermRow } from '../db/entities.ts';
+import { DepartmentRow, InstitutionRow, PersonRow, StoredFileRow, TermRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { hashPassword } from '../people/passwords.ts';
 import { storeCourse } from '../usecases/store-course.ts';
@@ -48,11 +48,17 @@ function learners(from: number, to: number): readonly { person: string; role: Ro
     .map(({ name }) => ({ person: personId(name), role: 'learner' as const }));
 }
 
-export async function writeDemoCollege(em: EntityManager, now: string): Promise<void> {
+/** @param put keeps the bytes of a file. */
+export async function writeDemoCollege(
+  em: EntityManager,
+  now: string,
+  put: (bytes: Buffer) => Promise<void>,
+): Promise<void> {
   const institutionId = INSTITUTION;
   const calendar = demoCalendar(dayOf(now, ZONE));
   // The password is printed on the sign-in page, so a hash of its own for everybody would only cost time.
   const passwordHash = await hashPassword(DEMO_PASSWORD);
+  const files = new Map<string, Buffer>();
   await em.transactional((inner) => {
     inner.persist(
       inner.create(InstitutionRow, {
@@ -78,8 +84,15 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
       };
       inner.persist(inner.create(PersonRow, row));
     });
-    const keep = (built: BuiltCourse, members: readonly { person: string; role: Role }[]): void =>
-      storeCourse(inner, { institutionId, ...built, members: [...teachers(), ...members], now });
+    const keep = (built: BuiltCourse, members: readonly { person: string; role: Role }[]): void => {
+      const { course, texts } = built;
+      storeCourse(inner, { institutionId, course, texts, members: [...teachers(), ...members], now });
+      for (const { hash, type, bytes } of built.files) {
+        files.set(hash, bytes);
+        const row = { courseId: course.id, hash, size: bytes.length, type, createdAt: now };
+        inner.persist(inner.create(StoredFileRow, row));
+      }
+    };
     const store = (run: Run, members: readonly { person: string; role: Role }[]): void =>
       keep(estuaryFieldMethods(run), members);
     store(
@@ -122,6 +135,7 @@ export async function writeDemoCollege(em: EntityManager, now: string): Promise<
     keep(smallBoatRefresher(calendar.current), learners(0, 30));
     keep(nightSkyDiary(calendar.current), learners(8, 20));
   });
+  for (const bytes of files.values()) await put(bytes);
 }
 
 const TABLES = [

@@ -1,6 +1,9 @@
 /** Migrates, and loads the demo data when the database is empty; `--fresh` empties it first. */
+import { Readable } from 'node:stream';
+import { filesFolderOf } from '../config/config.ts';
 import { standingClock, systemClock } from '../config/clock.ts';
 import { InstitutionRow } from '../db/entities.ts';
+import { diskStore } from '../files/file-store.ts';
 import { connect, migrate } from '../db/orm.ts';
 import { emptyDatabase, writeDemoCollege } from './demo-college.ts';
 
@@ -14,7 +17,11 @@ async function main(): Promise<void> {
     if (process.argv.includes('--fresh')) await emptyDatabase(em);
     if ((await em.count(InstitutionRow)) > 0) return;
     process.stderr.write('· Loading the demo data\n');
-    await writeDemoCollege(em, clock.now());
+    const store = diskStore(filesFolderOf(process.env));
+    await writeDemoCollege(em, clock.now(), async (bytes) => {
+      const received = await store.receive(Readable.from([bytes]), bytes.length);
+      await received.keep();
+    });
   } finally {
     await database.close(true);
   }

@@ -1,5 +1,7 @@
 /** How the demo's teaching material is written down: HTML in the words of whoever teaches it. */
+import { escapeHtml } from '@itinerary/core';
 import type { PlannedMoment } from '@itinerary/core';
+import type { DemoFile } from './demo-file.ts';
 
 interface Written {
   readonly title: string;
@@ -17,6 +19,14 @@ export type Piece =
       readonly assesses: readonly string[];
     })
   | (Written & { readonly kind: 'meeting'; readonly held: PlannedMoment | null; readonly place: string })
+  | { readonly kind: 'file'; readonly title: string; readonly minutes: number; readonly file: DemoFile }
+  | {
+      readonly kind: 'video';
+      readonly title: string;
+      readonly minutes: number;
+      readonly address: string;
+      readonly seconds: number;
+    }
   | { readonly kind: 'heading'; readonly title: string }
   | {
       readonly kind: 'folder';
@@ -39,6 +49,37 @@ export function page(title: string, minutes: number, html: string): Piece {
 
 export function link(title: string, minutes: number, address: string): Piece {
   return { kind: 'link', title, minutes, address };
+}
+
+export function file(title: string, minutes: number, what: DemoFile): Piece {
+  return { kind: 'file', title, minutes, file: what };
+}
+
+export function video(title: string, minutes: number, seconds: number, address: string): Piece {
+  return { kind: 'video', title, minutes, seconds, address };
+}
+
+export function folder(title: string, summary: string, pieces: readonly Piece[]): Piece {
+  return { kind: 'folder', title, summary, pieces };
+}
+
+/** In a text: a picture with all that is said of it. */
+export function picture({ hash, alt, author, licence }: DemoFile): string {
+  const named = { 'data-picture': hash, alt, 'data-author': author, 'data-licence': licence };
+  const attributes = Object.entries(named).flatMap(([name, value]) =>
+    value === null ? [] : [`${name}="${escapeHtml(value)}"`],
+  );
+  return `<img ${attributes.join(' ')}>`;
+}
+
+/** In a text: TeX within a line. */
+export function formula(tex: string): string {
+  return `<span data-formula="${escapeHtml(tex)}"></span>`;
+}
+
+/** In a text: the number and title of an item of the same course, which is called that. */
+export function named(title: string): string {
+  return `{{${title}}}`;
 }
 
 export const USUAL: PlannedMoment = { kind: 'usual' };

@@ -110,3 +110,15 @@ async function keep(path: string, place: string, folder: string): Promise<void> 
   await mkdir(folder, { recursive: true });
   await rename(path, place);
 }
+
+/** The first bytes of what is stored there. */
+export async function headOf(path: string): Promise<Uint8Array> {
+  const file = await open(path, 'r');
+  try {
+    const head = new Uint8Array(HEAD_BYTES);
+    const { bytesRead } = await file.read(head, 0, HEAD_BYTES, 0);
+    return head.subarray(0, bytesRead);
+  } finally {
+    await file.close();
+  }
+}

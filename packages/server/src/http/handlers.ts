@@ -12,12 +12,13 @@ import { checkCode } from '../usecases/course-codes.ts';
 import { createCourse } from '../usecases/create-course.ts';
 import { desk } from '../usecases/desk.ts';
 import { Failure } from '../usecases/failure.ts';
-import { courseFile, itemFile, takeUpload } from '../usecases/files.ts';
+import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files.ts';
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
 import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
 import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
 import { signIn } from '../usecases/sign-in.ts';
 import { takeChanges } from '../usecases/take-changes.ts';
+import { factsOfTexts } from '../usecases/texts.ts';
 import { countLearners, mayCreateCourses } from '../usecases/viewer.ts';
 import type { Caller, CourseCaller } from './authorise.ts';
 import { endSession, startSession } from './session.ts';
@@ -140,6 +141,7 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     course: at.loaded.course,
     seq: at.loaded.row.seq,
     learners: await countLearners(em, at.loaded.course.id),
+    texts: Object.fromEntries(await factsOfTexts(em, at.loaded.course.id)),
     rights: {
       plan: hasRight(at.viewer, 'plan'),
       state: hasRight(at.viewer, 'state'),
@@ -175,6 +177,10 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
   },
   removeMember: ({ em, at, params, now }) =>
     removeMember(em, at.loaded.course.id, params['person'] as string, now),
+  textPicture: ({ em, store, at, params, query, now }) => {
+    const picture = { hash: params['hash'] as string, item: query['item'] ?? null };
+    return textPicture(em, store, at.loaded.course, at.viewer, picture, now);
+  },
   readCourse: ({ em, at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
   readGuide: ({ at, now, request }) => {
     request.res?.attachment(`${at.loaded.course.code}.csv`);

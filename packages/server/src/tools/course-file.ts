@@ -1,13 +1,17 @@
 /** `export CODE` and `import FILE`: a course between the database and a course file. */
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { parseCourseFile, textHashes, toCourseFile } from '@itinerary/core';
-import type { Course, CourseFile } from '@itinerary/core';
+import { stat } from 'node:fs/promises';
+import { isHolder, parseCourseFile, textFacts, textHashes, toCourseFile } from '@itinerary/core';
+import type { Course, CourseFile, CourseNode } from '@itinerary/core';
 import { systemClock } from '../config/clock.ts';
+import { filesFolderOf } from '../config/config.ts';
 import { loadCourse } from '../db/course-rows.ts';
-import { CourseRow, InstitutionRow, PersonRow, TextRow } from '../db/entities.ts';
+import { CourseRow, InstitutionRow, PersonRow, StoredFileRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { connect, migrate } from '../db/orm.ts';
+import { fileKind } from '../files/file-kind.ts';
+import { diskStore, headOf } from '../files/file-store.ts';
 import { hashText, sanitiseText } from '../text/rich-text.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { isKnownChoice } from '../usecases/create-course.ts';
@@ -43,6 +47,46 @@ function admit(file: CourseFile): Readonly<Record<string, string>> {
     }
   }
   return file.texts;
+}
+
+interface FilesHere {
+  /** Without the files that are not here; their items stay, and readiness says that they are empty. */
+  readonly kept: Course;
+  readonly rows: readonly { readonly hash: string; readonly size: number; readonly type: string }[];
+  /** Names of files; a picture in a text has none, and is named by the beginning of its hash. */
+  readonly missing: readonly string[];
+}
+
+/** Which uploaded files of the course this installation has, from another course or from before. */
+async function filesHere(course: Course, texts: CourseFile['texts']): Promise<FilesHere> {
+  const store = diskStore(filesFolderOf(process.env));
+  const rows = new Map<string, FilesHere['rows'][number]>();
+  const missing = new Map<string, string>();
+  const look = async (hash: string, name: string): Promise<boolean> => {
+    const path = await store.find(hash);
+    if (path === null) {
+      missing.set(hash, name);
+      return false;
+    }
+    const kind = await fileKind(name, await headOf(path));
+    rows.set(hash, {
+      hash,
+      size: (await stat(path)).size,
+      type: kind.ok ? kind.type : 'application/octet-stream',
+    });
+    return true;
+  };
+  const keep = async <T extends CourseNode>(node: T): Promise<T> => {
+    if (isHolder(node)) return { ...node, items: await Promise.all(node.items.map((item) => keep(item))) };
+    if (!('file' in node) || node.file === null) return node;
+    return (await look(node.file.hash, node.file.name)) ? node : { ...node, file: null };
+  };
+  const sections = await Promise.all(course.sections.map((section) => keep(section)));
+  for (const hash of textHashes(course)) {
+    const pictures = textFacts(texts[hash] ?? '')?.pictures ?? [];
+    for (const picture of pictures) await look(picture, `a picture, ${picture.slice(0, 8)}`);
+  }
+  return { kept: { ...course, sections }, rows: [...rows.values()], missing: [...missing.values()] };
 }
 
 async function importCourse(em: EntityManager, path: string): Promise<string> {
@@ -81,17 +125,23 @@ async function importCourse(em: EntityManager, path: string): Promise<string> {
     }
   }
   const idTaken = (await em.count(CourseRow, { id: course.id })) > 0;
-  const stored: Course = idTaken ? { ...course, id: randomUUID() } : course;
+  const { kept, rows, missing } = await filesHere(course, texts);
+  const stored: Course = idTaken ? { ...kept, id: randomUUID() } : kept;
+  const now = systemClock.now();
   await em.transactional((inner) => {
     storeCourse(inner, {
       institutionId: institution.id,
       course: stored,
       texts,
       members: [],
-      now: systemClock.now(),
+      now,
     });
+    for (const row of rows)
+      inner.persist(inner.create(StoredFileRow, { ...row, courseId: stored.id, createdAt: now }));
   });
-  return `${stored.code} is in the database: ${stored.title}, ${stored.sections.length} sections`;
+  const taken = `${stored.code} is in the database: ${stored.title}, ${stored.sections.length} sections`;
+  if (missing.length === 0) return taken;
+  return `${taken}\nA course file carries no uploaded files, and these are not here; put them in again: ${missing.join(', ')}`;
 }
 
 async function main(): Promise<void> {

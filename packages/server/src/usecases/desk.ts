@@ -1,12 +1,13 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
 import { canSee, findings, isBlocker, mayPlan, planCourse, resolveAccess } from '@itinerary/core';
-import type { Course, Term, Viewer } from '@itinerary/core';
+import type { Course, FactsByText, Term, Viewer } from '@itinerary/core';
 import { loadCourses } from '../db/course-rows.ts';
 import type { Person } from '../db/entities.ts';
 import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { termsOf } from './terms.ts';
+import { factsOfCourses } from './texts.ts';
 
 export async function desk(em: EntityManager, person: Person, now: string): Promise<DeskAnswer> {
   const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
@@ -17,24 +18,38 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const courses = await loadCourses(em, rows);
   const learners = await learnerCounts(em, courses);
   const terms = await termsOf(em, person.institutionId);
+  const texts = await factsOfCourses(
+    em,
+    courses.map(({ id }) => id),
+  );
   const entries = courses.flatMap((course): DeskCourse[] => {
     const viewer = { role: roles.get(course.id) ?? null, institutionStaff: person.kind === 'staff' };
     if (!canSee(resolveAccess(course, viewer, now).course)) return [];
-    const facts = { learners: learners.get(course.id) ?? 0, term: terms(course.term), now };
+    const facts = {
+      learners: learners.get(course.id) ?? 0,
+      term: terms(course.term),
+      texts: texts.get(course.id),
+      now,
+    };
     return [entry(course, viewer, facts)];
   });
   return { courses: entries.sort(byFirstDay) };
 }
 
-function entry(
-  course: Course,
-  viewer: Viewer,
-  { learners, term, now }: { learners: number; term: Term | null; now: string },
-): DeskCourse {
+interface DeskFacts {
+  readonly learners: number;
+  readonly term: Term | null;
+  readonly texts: FactsByText | undefined;
+  readonly now: string;
+}
+
+function entry(course: Course, viewer: Viewer, { learners, term, texts, now }: DeskFacts): DeskCourse {
   const plan = planCourse(course);
   const staff = mayPlan(viewer);
   const asked = staff && course.state !== 'archived';
-  const found = asked ? findings(course, { moment: now, learners, term }, plan) : [];
+  const found = asked
+    ? findings(course, { moment: now, learners, term, ...(texts === undefined ? {} : { texts }) }, plan)
+    : [];
   const blockers = found.filter(isBlocker).length;
   return {
     id: course.id,

@@ -1,15 +1,15 @@
 /** Uploads to a course: taken while they arrive, up to its limit; told by their content; kept by hash. */
 import type { Readable } from 'node:stream';
 import type { UploadAnswer } from '@itinerary/contract';
-import { findNode, isReadable, resolveAccess } from '@itinerary/core';
+import { courseView, findNode, isPictureType, isReadable, linkTargets, resolveAccess } from '@itinerary/core';
 import type { Course, CourseFileRef, Viewer } from '@itinerary/core';
-import { InstitutionRow, StoredFileRow } from '../db/entities.ts';
+import { InstitutionRow, StoredFileRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { fileKind } from '../files/file-kind.ts';
 import { BrokenOff, TooLarge } from '../files/file-store.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { Failure } from './failure.ts';
-import { nothingHere } from './read-course.ts';
+import { itemText, nothingHere } from './read-course.ts';
 
 const MEGABYTE = 1_000_000;
 
@@ -86,7 +86,7 @@ export interface FileToSend {
 }
 
 /** Pictures, sounds and films are shown; what could carry a script never is. */
-const SHOWN = /^(image\/(png|apng|jpeg|gif|webp|avif)|audio\/[a-z0-9.+-]+|video\/[a-z0-9.+-]+)$/;
+const isShown = (type: string): boolean => isPictureType(type) || /^(audio|video)\/[a-z0-9.+-]+$/.test(type);
 
 async function toSend(
   store: FileStore,
@@ -94,7 +94,7 @@ async function toSend(
 ): Promise<FileToSend> {
   const path = await store.find(hash);
   if (path === null) throw nothingHere();
-  return { path, name, type, inline: SHOWN.test(type) };
+  return { path, name, type, inline: isShown(type) };
 }
 
 /** For those who plan the course: any file of it. */
@@ -105,6 +105,28 @@ export async function courseFile(
   hash: string,
 ): Promise<FileToSend> {
   const row = await em.findOne(StoredFileRow, { courseId, hash });
+  if (row === null) throw nothingHere();
+  return toSend(store, { hash, name: hash.slice(0, 12), type: row.type });
+}
+
+/** A picture in a text: of an item that this person gets, or of the course's own texts. */
+export async function textPicture(
+  em: EntityManager,
+  store: FileStore,
+  course: Course,
+  viewer: Viewer,
+  picture: { readonly hash: string; readonly item: string | null },
+  now: string,
+): Promise<FileToSend> {
+  const view = courseView(course, viewer, now);
+  if (view === null) throw nothingHere();
+  const { hash, item } = picture;
+  if (item !== null && linkTargets(view).get(item)?.opens !== true) throw nothingHere();
+  const own = [view.description, view.introduction];
+  const texts = (item === null ? own : [itemText(course, item)]).filter((text) => text !== null);
+  const named = await em.find(TextRow, { courseId: course.id, hash: { $in: texts }, facts: { $ne: null } });
+  const isThere = named.some(({ facts }) => facts?.pictures.includes(hash) === true);
+  const row = isThere ? await em.findOne(StoredFileRow, { courseId: course.id, hash }) : null;
   if (row === null) throw nothingHere();
   return toSend(store, { hash, name: hash.slice(0, 12), type: row.type });
 }

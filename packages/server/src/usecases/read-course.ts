@@ -2,9 +2,10 @@
 import type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from '@itinerary/contract';
 import { courseView, findNode, isReadable, mayPlan, pacingCsv } from '@itinerary/core';
 import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
-import { MemberRow, PersonRow, TextRow } from '../db/entities.ts';
+import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from './failure.ts';
+import { textReader } from './texts.ts';
 
 function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
   const view = courseView(course, viewer, now);
@@ -16,11 +17,6 @@ export function nothingHere(): Failure {
   return new Failure('not_found', 'There is nothing here, or nothing that you may see');
 }
 
-async function textOf(em: EntityManager, courseId: string, hash: string | null): Promise<string | null> {
-  if (hash === null) return null;
-  return (await em.findOne(TextRow, { courseId, hash }))?.html ?? null;
-}
-
 export async function readCourse(
   em: EntityManager,
   course: Course,
@@ -30,11 +26,13 @@ export async function readCourse(
   const view = viewOf(course, viewer, now);
   const teaching = await em.find(MemberRow, { courseId: course.id, role: 'instructor', leftAt: null });
   const people = await em.find(PersonRow, { id: { $in: teaching.map(({ personId }) => personId) } });
+  const texts = textReader(em, view);
+  const { around } = view;
   return {
     course: view,
-    descriptionHtml: await textOf(em, course.id, view.description),
-    introductionHtml: await textOf(em, course.id, view.introduction),
-    aroundHtml: view.around === null ? null : await textOf(em, course.id, itemText(course, view.around.id)),
+    descriptionHtml: await texts.read(view.description, null),
+    introductionHtml: await texts.read(view.introduction, null),
+    aroundHtml: around === null ? null : await texts.read(itemText(course, around.id), around.id),
     staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
   };
@@ -60,7 +58,7 @@ export async function readItem(
     course: { id: view.id, title: view.title, code: view.code, zone: view.zone },
     section: here.section === null ? null : withoutItems(here.section),
     item: here.item,
-    html: await textOf(em, course.id, itemText(course, itemId)),
+    html: await textReader(em, view).read(itemText(course, itemId), itemId),
     previous: neighbour(readable[at - 1]),
     next: neighbour(readable[at + 1]),
   };
@@ -94,7 +92,7 @@ function neighbour(place: Readable | undefined): Neighbour | null {
     : { id: place.item.id, title: place.item.title, number: place.item.number };
 }
 
-function itemText(course: Course, itemId: string): string | null {
+export function itemText(course: Course, itemId: string): string | null {
   const node = findNode(course, itemId)?.node;
   return node !== undefined && 'text' in node ? node.text : null;
 }

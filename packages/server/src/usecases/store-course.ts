@@ -2,9 +2,10 @@
 import { textHashes } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { headOf, writeCourse } from '../db/course-rows.ts';
-import { CourseRow, MemberRow, TextRow } from '../db/entities.ts';
+import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { Role } from '@itinerary/core';
 import type { EntityManager } from '../db/orm.ts';
+import { keepText } from './texts.ts';
 
 export interface StoredCourse {
   readonly institutionId: string;
@@ -24,7 +25,7 @@ export function storeCourse(
   em.persist(row);
   writeCourse(em, { row, nodes: [], course }, course);
   for (const hash of textHashes(course)) {
-    em.persist(em.create(TextRow, { courseId: id, hash, html: texts[hash] as string }));
+    keepText(em, id, hash, texts[hash] as string);
   }
   for (const { person, role } of members) {
     em.persist(em.create(MemberRow, { courseId: id, personId: person, role, joinedAt: now, leftAt: null }));

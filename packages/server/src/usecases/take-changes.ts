@@ -5,7 +5,15 @@
  */
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
-import { applyChange, fileHashes, findings, hasRight, isBlocker, textHashes } from '@itinerary/core';
+import {
+  applyChange,
+  fileHashes,
+  findings,
+  hasRight,
+  isBlocker,
+  textFacts,
+  textHashes,
+} from '@itinerary/core';
 import type { Change, Course, Refusal, TakenChange, Viewer } from '@itinerary/core';
 import { loadCourse, writeCourse } from '../db/course-rows.ts';
 import { ChangeRow, CourseRow, PersonRow, StoredFileRow, TextRow } from '../db/entities.ts';
@@ -17,6 +25,7 @@ import { Failure } from './failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
 import { termsOf } from './terms.ts';
+import { factsOfTexts, keepText } from './texts.ts';
 import { countLearners } from './viewer.ts';
 
 export interface Author {
@@ -40,7 +49,8 @@ export async function takeChanges(
     const refusal = await takeOne(em.fork(), courseId, author, change, texts, now);
     if (refusal !== null) refused.push({ id: change.id, refusal });
   }
-  return { ...(await takenSince(em.fork(), courseId, author.person, request.since)), refused };
+  const renamed = Object.fromEntries([...texts.renamed].filter(([sent, kept]) => sent !== kept));
+  return { ...(await takenSince(em.fork(), courseId, author.person, request.since)), renamed, refused };
 }
 
 /** Null when the change is taken, now or before. */
@@ -80,8 +90,8 @@ async function decide(
   if (!applied.ok) return applied.refusal;
   const refusal =
     (await checkChoices(em, author.person.institutionId, courseId, change)) ??
-    (await checkFiles(em, courseId, change, applied.course, loaded.course)) ??
     (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
+    (await checkFiles(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
   const seq = loaded.row.seq + 1;
@@ -166,27 +176,33 @@ async function checkTexts(
     if (there.has(hash)) continue;
     const html = texts.kept.get(hash);
     if (html === undefined) return missingText(change, hash);
-    em.persist(em.create(TextRow, { courseId, hash, html }));
+    keepText(em, courseId, hash, html);
   }
   return null;
 }
 
-/** A change may name only files that have come to this course. */
+/** A change may name only files that have come to this course, in its items and in its new texts. */
 async function checkFiles(
   em: EntityManager,
   courseId: string,
   change: Change,
   next: Course,
   before: Course,
+  texts: NewTexts,
 ): Promise<ServerRefusal | null> {
   const known = new Set(fileHashes(before));
-  const named = fileHashes(next).filter((hash) => !known.has(hash));
+  const pictures = textHashes(next).flatMap((hash) => {
+    const html = texts.kept.get(hash);
+    return html === undefined ? [] : (textFacts(html)?.pictures ?? []);
+  });
+  const named = [...new Set([...fileHashes(next), ...pictures])].filter((hash) => !known.has(hash));
   if (named.length === 0) return null;
   const stored = await em.find(StoredFileRow, { courseId, hash: { $in: named } }, { fields: ['hash'] });
   const there = new Set(stored.map(({ hash }) => hash));
   const missing = named.find((hash) => !there.has(hash));
   if (missing === undefined) return null;
-  const { edit, target } = missingText(change, missing);
+  const inText = [...texts.kept].find(([, html]) => html.includes(missing))?.[0];
+  const { edit, target } = missingText(change, inText ?? missing);
   return { code: 'file_missing', edit, target };
 }
 
@@ -215,7 +231,10 @@ async function checkBlockers(
   const learners = await countLearners(em, next.id);
   // Readiness is asked of the course as it stands before the act: some rules speak to drafts only.
   const term = (await termsOf(em, institutionId))(next.term);
-  const rules = findings({ ...next, state: 'draft' }, { moment: now, learners, term }).filter(isBlocker);
+  const texts = await factsOfTexts(em, next.id);
+  const rules = findings({ ...next, state: 'draft' }, { moment: now, learners, term, texts }).filter(
+    isBlocker,
+  );
   if (rules.length === 0) return null;
   const edit = change.edits.findIndex((one) => one.kind === 'set' && one.field === 'state');
   return { code: 'blocked', edit, target: next.id, rules: rules.map(({ rule }) => rule) };
@@ -226,7 +245,7 @@ async function takenSince(
   courseId: string,
   person: Person,
   since: number,
-): Promise<Omit<ChangesAnswer, 'refused'>> {
+): Promise<Omit<ChangesAnswer, 'refused' | 'renamed'>> {
   const row = await em.findOne(CourseRow, { id: courseId }, { fields: ['seq'] });
   const seq = row?.seq ?? 0;
   if (since > seq) {
@@ -255,5 +274,21 @@ async function takenSince(
     author: names.get(change.authorId) ?? '',
     mine: change.authorId === person.id,
   }));
-  return { seq, taken, learners: await countLearners(em, courseId) };
+  return {
+    seq,
+    taken,
+    texts: await factsNamed(em, courseId, taken),
+    learners: await countLearners(em, courseId),
+  };
+}
+
+/** Of the texts that these changes name: for whoever did not write them. */
+async function factsNamed(
+  em: EntityManager,
+  courseId: string,
+  taken: readonly TakenChange[],
+): Promise<ChangesAnswer['texts']> {
+  if (taken.length === 0) return {};
+  const named = JSON.stringify(taken);
+  return Object.fromEntries([...(await factsOfTexts(em, courseId))].filter(([hash]) => named.includes(hash)));
 }

@@ -9,6 +9,7 @@ import { formatDay, formatDays, formatMinutes } from '../app/dates.ts';
 import CoursePicture from '../ui/CoursePicture.vue';
 import { itemAttributes } from './item-attributes.ts';
 import ItemFace from './ItemFace.vue';
+import RichText from './RichText.vue';
 import SectionStop from './SectionStop.vue';
 
 const props = defineProps<{
@@ -105,9 +106,7 @@ const standing = computed(() => {
           {{ t('learner.empty') }}
         </p>
         <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
-          <!-- Sanitised on the server by an allow list. -->
-          <!-- eslint-disable-next-line vue/no-v-html -->
-          <div class="rich-text" v-html="introductionHtml" />
+          <RichText :html="introductionHtml" />
         </section>
         <ItemFace
           v-if="course.around"
@@ -149,9 +148,7 @@ const standing = computed(() => {
       </div>
       <aside class="about" :aria-label="t('learner.about')">
         <component :is="`h${level + 1}`">{{ t('learner.about') }}</component>
-        <!-- Sanitised on the server by an allow list. -->
-        <!-- eslint-disable-next-line vue/no-v-html -->
-        <div v-if="descriptionHtml" class="rich-text" v-html="descriptionHtml" />
+        <RichText v-if="descriptionHtml" :html="descriptionHtml" />
         <dl>
           <template v-if="course.firstDay && course.lastDay">
             <dt>{{ t('learner.runs') }}</dt>

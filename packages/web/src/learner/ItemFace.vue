@@ -8,6 +8,7 @@ import { formatDays, formatMinutes } from '../app/dates.ts';
 import ItemFile from './ItemFile.vue';
 import ItemSign from './ItemSign.vue';
 import { momentWords, ownMoment } from './moment-words.ts';
+import RichText from './RichText.vue';
 import { sectionTitle } from './titles.ts';
 
 const props = defineProps<{
@@ -88,9 +89,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
       }}</span>
     </p>
     <p v-else-if="item.kind === 'file' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
-    <!-- Sanitised on the server by an allow list. -->
-    <!-- eslint-disable-next-line vue/no-v-html -->
-    <div v-if="html" class="rich-text text" v-html="html" />
+    <RichText v-if="html" class="text" :html="html" />
     <p v-else-if="item.kind === 'page'" class="soft">{{ t('learner.noText') }}</p>
     <p v-if="isTask" class="soft task">{{ t('learner.taskSoon') }}</p>
   </article>

@@ -78,7 +78,13 @@ export const usePlan = defineStore('plan', () => {
   });
   const found = computed(() => {
     if (course.value === null || planned.value === null) return [];
-    const facts = { moment: session.now(), learners: learners.value, term: term.value };
+    const facts = {
+      moment: session.now(),
+      learners: learners.value,
+      term: term.value,
+      // A copy, so that every text that comes is looked at.
+      texts: new Map(texts.facts),
+    };
     return findings(course.value, facts, planned.value);
   });
   const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
@@ -92,6 +98,7 @@ export const usePlan = defineStore('plan', () => {
     clearTimeout(timer);
     texts.start(courseId);
     const answer = await ask<PlanAnswer>(path`/api/courses/${courseId}/plan`);
+    texts.learn(answer.texts);
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
     learners.value = answer.learners;
@@ -207,6 +214,8 @@ export const usePlan = defineStore('plan', () => {
     if (copy.value === null) return;
     failures = 0;
     batch = LARGEST_BATCH;
+    texts.learn(answer.texts);
+    texts.rename(answer.renamed);
     const taken = takeAnswer(copy.value, answer as ServerAnswer);
     copy.value = taken.copy;
     learners.value = answer.learners;

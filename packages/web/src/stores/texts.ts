@@ -1,5 +1,7 @@
 /** Long texts of the course being set up, by hash: those loaded, and those written here and not yet sent. */
 import type { TextAnswer } from '@itinerary/contract';
+import { textFacts } from '@itinerary/core';
+import type { TextFacts } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { shallowReactive } from 'vue';
 import { ask, path } from '../api/client.ts';
@@ -12,12 +14,15 @@ export async function hashText(html: string): Promise<string> {
 export const useTexts = defineStore('texts', () => {
   const known = shallowReactive(new Map<string, string>());
   const asked = new Set<string>();
+  /** What they hold besides words; also of those that are not here. */
+  const facts = shallowReactive(new Map<string, TextFacts>());
   let course = '';
 
   function start(courseId: string): void {
     if (course === courseId) return;
     course = courseId;
     known.clear();
+    facts.clear();
     asked.clear();
   }
 
@@ -29,27 +34,51 @@ export const useTexts = defineStore('texts', () => {
     return here ?? null;
   }
 
+  /**
+   * What was sent was kept under other hashes. One's own version stands there until the kept one has come, so
+   * that nobody is stopped in the middle of a word.
+   */
+  function rename(renamed: Readonly<Record<string, string>>): void {
+    for (const [sent, kept] of Object.entries(renamed)) {
+      const own = known.get(sent);
+      if (own === undefined || known.has(kept)) continue;
+      known.set(kept, own);
+      void fetchText(kept);
+    }
+  }
+
   async function load(hash: string): Promise<string | null> {
     const here = known.get(hash);
     if (here !== undefined) return here;
     if (asked.has(hash)) return null;
     asked.add(hash);
+    const html = await fetchText(hash);
+    // Asked again when it is next looked at.
+    if (html === null) asked.delete(hash);
+    return html;
+  }
+
+  async function fetchText(hash: string): Promise<string | null> {
     try {
       const { html } = await ask<TextAnswer>(path`/api/courses/${course}/texts/${hash}`);
       known.set(hash, html);
       return html;
     } catch {
-      // Asked again when it is next looked at.
-      asked.delete(hash);
       return null;
     }
+  }
+
+  function learn(told: Readonly<Record<string, TextFacts>>): void {
+    for (const [hash, one] of Object.entries(told)) facts.set(hash, one);
   }
 
   async function keep(html: string): Promise<string> {
     const hash = await hashText(html);
     known.set(hash, html);
+    const held = textFacts(html);
+    if (held !== null) facts.set(hash, held);
     return hash;
   }
 
-  return { known, start, read, load, keep };
+  return { known, facts, start, read, load, learn, rename, keep };
 });

@@ -4,6 +4,7 @@ import type { CourseState, Pause } from '@itinerary/core';
 import { buildCourse } from '../build-course.ts';
 import type { BuiltCourse } from '../build-course.ts';
 import type { Unit } from '../piece.ts';
+import { HANDED_OUT, TIDE_LAG } from './files.ts';
 import { WEEKS_1_TO_5 } from './weeks-1-5.ts';
 import { WEEKS_6_TO_10 } from './weeks-6-10.ts';
 import { WEEKS_11_TO_15 } from './weeks-11-15.ts';
@@ -54,9 +55,10 @@ export function estuaryFieldMethods({ code, term, state, firstDay, written, paus
     },
     outcomes: OUTCOMES,
     more: { hoursAWeek: 6 },
+    pictures: [TIDE_LAG],
     units: UNITS.map((unit, at) => ({
       title: unit.title,
-      pieces: at < written ? [...unit.pieces, ...(WORK[at] ?? [])] : [],
+      pieces: at < written ? [...unit.pieces, ...(WORK[at] ?? []), ...(HANDED_OUT[at] ?? [])] : [],
     })),
   });
 }

@@ -1,5 +1,6 @@
-import { link, page } from '../piece.ts';
+import { formula, link, named, page, picture } from '../piece.ts';
 import type { Unit } from '../piece.ts';
+import { TIDE_LAG } from './files.ts';
 
 export const WEEKS_1_TO_5: readonly Unit[] = [
   {
@@ -20,9 +21,10 @@ export const WEEKS_1_TO_5: readonly Unit[] = [
         'Why tides lag the moon',
         25,
         `
-        <p>The moon is overhead; the tide is not. At our gauge high water comes about two hours after the moon has passed, and the gap changes from day to day. This page explains why, with one drawing and no equations.</p>
+        <p>The moon is overhead; the tide is not. At our gauge high water comes about two hours after the moon has passed, and the gap changes from day to day. This page explains why, with one drawing and one equation.</p>
+        ${picture(TIDE_LAG)}
         <h2>A bulge that cannot keep up</h2>
-        <p>If the Earth were covered by one deep ocean, the water would rise under the moon and the bulge would follow it. It cannot. A wave as long as an ocean runs at the speed that the depth allows, and ours are too shallow. So each basin sloshes at its own pace, pushed twice a day, and answers late.</p>
+        <p>If the Earth were covered by one deep ocean, the water would rise under the moon and the bulge would follow it. It cannot. A wave as long as an ocean runs at the speed that the depth allows, and ours are too shallow. So each basin sloshes at its own pace, pushed twice a day, and answers late. In water of depth ${formula('h')} a wave so long travels at ${formula('c = \\sqrt{g\\,h}')}: over the shelf, where ${formula('h = 100')} m, that is 31 metres in a second, and the Earth turns under it fifteen times as fast.</p>
         <blockquote><p>The moon sets the rhythm. The basin decides when the beat is heard.</p></blockquote>
         <h2>Spring and neap</h2>
         <p>Twice a month the sun pulls along with the moon, and the range is large: <em>springs</em>. A week later it pulls across, and the range is small: <em>neaps</em>. At Tern Point the largest springs come about a day and a half after full and new moon.</p>
@@ -35,9 +37,10 @@ export const WEEKS_1_TO_5: readonly Unit[] = [
         <p>A tide table predicts; it does not measure. It gives times and heights for one place, computed from many years of readings there.</p>
         <ol><li><strong>Date and moon.</strong> The phase tells you springs from neaps at a glance.</li><li><strong>Time.</strong> In winter time all year. Add an hour in summer, every time, aloud.</li><li><strong>Height.</strong> Above chart datum, which is about the lowest tide there is: not above the ground you stand on.</li></ol>
         <h2>Between the rows: the rule of twelfths</h2>
-        <p>Divide the range into twelfths. In the six hours from low to high the water rises by 1, 2, 3, 3, 2 and 1 of them. It is rough, and it will keep you dry.</p>
+        <p>Divide the range into twelfths. In the six hours from low to high the water rises by so many of them. It is rough, and it will keep you dry.</p>
+        <table><tbody><tr><th><p>Hour after low water</p></th><th><p>Twelfths</p></th><th><p>At our gauge, springs</p></th></tr><tr><td><p>1st and 6th</p></td><td><p>1</p></td><td><p>0.3 m</p></td></tr><tr><td><p>2nd and 5th</p></td><td><p>2</p></td><td><p>0.6 m</p></td></tr><tr><td><p>3rd and 4th</p></td><td><p>3</p></td><td><p>0.9 m</p></td></tr></tbody></table>
         <h3>Try it</h3>
-        <p>Low water 07:10 at 0.8 m, high water 13:25 at 4.4 m. When does the water reach the foot of the marker post, at 2.6 m? Write the answer down before you look at the gauge.</p>`,
+        <p>Low water 07:10 at 0.8 m, high water 13:25 at 4.4 m. When does the water reach the foot of the marker post, at 2.6 m? Write the answer down before you look at the gauge. You will want it again for ${named('Your own tide table')}.</p>`,
       ),
       link('Tern Point gauge: readings of today', 5, 'https://gauge.ternpoint.example/today'),
     ],

@@ -23,6 +23,7 @@ export default {
   next: 'Next',
   followLink: 'Open the link',
   noAddress: 'This link leads nowhere yet.',
+  away: 'what is not open to you',
   noText: 'This page has no text yet.',
   kinds: {
     page: 'Page',

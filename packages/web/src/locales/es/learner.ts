@@ -23,6 +23,7 @@ export default {
   next: 'Siguiente',
   followLink: 'Abrir el enlace',
   noAddress: 'Este enlace todavía no lleva a ninguna parte.',
+  away: 'lo que no está abierto para ti',
   noText: 'Esta página todavía no tiene texto.',
   kinds: {
     page: 'Página',

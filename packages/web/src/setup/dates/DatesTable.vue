@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Every section with its days as they follow, pauses among them; units and meetings are changed here. */
-import { clockChanges } from '@itinerary/core';
+import { clockChanges, namedPauses } from '@itinerary/core';
 import type { Edit, HeldMeeting, Section, SectionPlan } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -78,34 +78,23 @@ function sectionRow({ section, span, number }: SectionPlan): Row {
 
 /** Sections in reading order, each pause before the first section that begins after it. */
 const rows = computed<readonly Row[]>(() => {
-  const { sections, rows: calendar, pauseNumbers, spare } = planned.value;
-  let counted = 0;
-  const pauses = calendar.flatMap((row, at) => {
-    if (row.kind !== 'pause') return [];
-    const { name, first, last, number } = row.pause;
-    const shownNumber = number === null ? '–' : (pauseNumbers[counted++] ?? '·');
-    const base = {
-      key: `pause ${at}`,
+  const { sections, spare } = planned.value;
+  const pauses = namedPauses(planned.value).map(({ key, name, number, first, last }) => ({
+    first,
+    row: {
+      key: `pause ${key}`,
       kind: 'pause' as const,
-      number: shownNumber,
+      number: number ?? '–',
       title: name,
+      follows: false,
       days: days(first, last),
-    };
-    return [
-      {
-        first,
-        row: {
-          ...base,
-          follows: false,
-          clock: clockIn(first, last),
-          shown: true,
-          section: null,
-          meeting: null,
-          marks: [],
-        },
-      },
-    ];
-  });
+      clock: clockIn(first, last),
+      shown: true,
+      section: null,
+      meeting: null,
+      marks: [],
+    },
+  }));
   const made: Row[] = [];
   for (const section of sections) {
     const { span } = section;

@@ -6,14 +6,13 @@ import type { CourseFileRef, Edit, FieldValue, FileItem, Video } from '@itinerar
 import type { UploadAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextField } from 'vuetify/components/VTextField';
 import { path } from '../../api/client.ts';
 import { formatBytes } from '../../app/bytes.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
-import { useDraft } from '../use-draft.ts';
 import { asRef, placeOf, titleOf } from './arrivals.ts';
+import PictureWords from './PictureWords.vue';
 
 const props = defineProps<{ item: FileItem | Video; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -83,21 +82,8 @@ function drop(event: DragEvent): void {
   if (!props.readonly) take([...(event.dataTransfer?.files ?? [])]);
 }
 
-type Words = 'alt' | 'author' | 'licence';
-const words = (field: Words): ReturnType<typeof useDraft> =>
-  useDraft(
-    () => file.value?.[field] ?? '',
-    (text) => {
-      if (file.value !== null) set({ ...file.value, [field]: text === '' ? null : text }, true);
-    },
-  );
-const alt = words('alt');
-const author = words('author');
-const licence = words('licence');
-/** An empty alternative text says that a picture is decoration; none says that nobody has thought of it. */
-const isDecoration = computed(() => file.value?.alt === '');
-function toggleDecoration(): void {
-  if (file.value !== null) set({ ...file.value, alt: isDecoration.value ? null : '' });
+function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: boolean): void {
+  if (file.value !== null) set({ ...file.value, [field]: text }, typing);
 }
 </script>
 
@@ -142,44 +128,7 @@ function toggleDecoration(): void {
         @change="choose"
       />
     </template>
-    <template v-if="file && isPicture">
-      <VTextField
-        :model-value="alt.draft.value"
-        name="alt"
-        maxlength="500"
-        :label="t('setup.files.alt')"
-        :hint="t('setup.files.altHint')"
-        persistent-hint
-        :disabled="isDecoration"
-        :readonly="readonly"
-        @update:model-value="alt.typed"
-        @blur="alt.left"
-      />
-      <label class="check">
-        <input type="checkbox" :checked="isDecoration" :disabled="readonly" @change="toggleDecoration" />
-        {{ t('setup.files.decoration') }}
-      </label>
-      <div class="pair">
-        <VTextField
-          :model-value="author.draft.value"
-          name="author"
-          maxlength="200"
-          :label="t('setup.files.author')"
-          :readonly="readonly"
-          @update:model-value="author.typed"
-          @blur="author.left"
-        />
-        <VTextField
-          :model-value="licence.draft.value"
-          name="licence"
-          maxlength="200"
-          :label="t('setup.files.licence')"
-          :readonly="readonly"
-          @update:model-value="licence.typed"
-          @blur="licence.left"
-        />
-      </div>
-    </template>
+    <PictureWords v-if="file && isPicture" :words="file" :readonly="readonly" @say="say" />
   </div>
 </template>
 
@@ -220,23 +169,5 @@ function toggleDecoration(): void {
 
 .hint {
   font-size: 12.5px;
-}
-
-.file > :deep(.v-input) {
-  width: 100%;
-}
-
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 28px;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-  width: 100%;
 }
 </style>

@@ -15,7 +15,7 @@ import DialogBox from '../../ui/DialogBox.vue';
 
 const props = defineProps<{ section: string | null }>();
 const isOpen = defineModel<boolean>({ required: true });
-const emit = defineEmits<{ copy: [edits: readonly Edit[]] }>();
+const emit = defineEmits<{ copy: [edits: readonly Edit[], original: string] }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
@@ -115,7 +115,12 @@ const preview = computed(() => {
     <p class="soft">{{ t('setup.outline.copyText') }}</p>
     <template #foot>
       <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
-      <button class="button main" type="button" :disabled="edits.length === 0" @click="emit('copy', edits)">
+      <button
+        class="button main"
+        type="button"
+        :disabled="edits.length === 0"
+        @click="emit('copy', edits, chosen ?? '')"
+      >
         {{ t('setup.outline.copyIt', { count: edits.length }, edits.length) }}
       </button>
     </template>

@@ -19,6 +19,7 @@ import { fold } from '../../desk/filter.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
+import { relinkCopies } from '../text/copied-links.ts';
 import LoadDialog from '../load/LoadDialog.vue';
 import StopHead from '../StopHead.vue';
 import { useAdding } from './adding.ts';
@@ -173,9 +174,9 @@ function setMoments(edits: readonly Edit[]): void {
   );
 }
 
-function copied(edits: readonly Edit[]): void {
+async function copied(edits: readonly Edit[], original: string): Promise<void> {
   isCopying.value = false;
-  plan.change(edits);
+  plan.change(await relinkCopies(course.value, edits, () => original));
 }
 
 function setMinutes(row: ItemRow, minutes: number | null): void {

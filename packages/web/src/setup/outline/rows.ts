@@ -1,5 +1,5 @@
 /** The outline as lines of a timetable. Pure: from the course's plan to what each line shows. */
-import { allLivingItems, isContent, livingItems } from '@itinerary/core';
+import { allLivingItems, isContent, livingItems, namedPauses } from '@itinerary/core';
 import type {
   Accent,
   CoursePlan,
@@ -91,13 +91,7 @@ export function outlineRows(
 }
 
 function pauseLines(plan: CoursePlan): PauseLine[] {
-  let counted = 0;
-  return plan.rows.flatMap((row) => {
-    if (row.kind !== 'pause') return [];
-    const { pause, name, first, last, number } = row.pause;
-    const shown = number === null ? null : (plan.pauseNumbers[counted++] ?? null);
-    return [{ kind: 'pause' as const, id: `pause-${pause}-${first}`, name, number: shown, first, last }];
-  });
+  return namedPauses(plan).map(({ key, ...pause }) => ({ kind: 'pause', id: `pause-${key}`, ...pause }));
 }
 
 function isSectionFound({ section }: SectionPlan, { only, matches }: Filter): boolean {

@@ -6,6 +6,7 @@ import type { ComputedRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { relinkCopies } from '../text/copied-links.ts';
 import type { Selection } from './selection.ts';
 
 export interface SelectedActs {
@@ -15,7 +16,7 @@ export interface SelectedActs {
   readonly dueIds: ComputedRef<readonly string[]>;
   readonly showAll: (shown: boolean) => void;
   readonly removeAll: () => void;
-  readonly duplicateAll: () => void;
+  readonly duplicateAll: () => Promise<void>;
 }
 
 export function useSelectedActs(selection: Selection, order: ComputedRef<readonly string[]>): SelectedActs {
@@ -47,6 +48,10 @@ export function useSelectedActs(selection: Selection, order: ComputedRef<readonl
       if (plan.change(edits)) plan.tell({ kind: 'removed', title });
       selection.clear();
     },
-    duplicateAll: () => void plan.change(duplicateNodes(course.value, chosenIds.value, newId)),
+    duplicateAll: async () => {
+      const edits = duplicateNodes(course.value, chosenIds.value, newId);
+      // Each copy stands after what it was made from.
+      plan.change(await relinkCopies(course.value, edits, ({ after }) => after));
+    },
   };
 }

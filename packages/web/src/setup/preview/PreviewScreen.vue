@@ -3,11 +3,12 @@
 import { IconArrowLeft } from '@tabler/icons-vue';
 import { courseView, findNode, share } from '@itinerary/core';
 import type { CourseView } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+import { computed, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
 import { itemToCarryOn } from '../../learner/carry-on.ts';
 import CourseFace from '../../learner/CourseFace.vue';
+import { FOLLOW } from '../../learner/follow.ts';
 import ItemFace from '../../learner/ItemFace.vue';
 import { readableItems } from '../../learner/section-index.ts';
 import SectionFace from '../../learner/SectionFace.vue';
@@ -15,6 +16,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useTexts } from '../../stores/texts.ts';
 import { useActs } from '../acts.ts';
+import { useFilled } from '../text/filled.ts';
 
 const { t } = useI18n();
 const plan = usePlan();
@@ -22,6 +24,7 @@ const session = useSession();
 const texts = useTexts();
 const { marker } = useActs();
 const reading = ref<string | null>(null);
+provide(FOLLOW, (id) => (reading.value = id));
 const inSection = ref<string | null>(null);
 
 /**
@@ -35,6 +38,7 @@ const view = computed<CourseView | null>((before) => {
   const learner = { role: 'learner' as const, institutionStaff: false };
   return share(before ?? null, courseView(shown, learner, marker.moment.value, planned));
 });
+const filled = useFilled(() => view.value);
 const sections = computed(() => view.value?.sections ?? []);
 const section = computed(() =>
   sections.value.find(({ id, state }) => id === inSection.value && state !== 'named'),
@@ -48,7 +52,7 @@ const place = computed(() => {
 });
 function textOf(id: string | undefined): string | null {
   const node = id === undefined || plan.course === null ? undefined : findNode(plan.course, id)?.node;
-  return node !== undefined && 'text' in node ? texts.read(node.text) : null;
+  return node !== undefined && 'text' in node ? filled(texts.read(node.text)) : null;
 }
 const html = computed(() => textOf(place.value?.item.id));
 const aroundHtml = computed(() => textOf(view.value?.around?.id));
@@ -87,8 +91,8 @@ watch(place, (now) => {
       v-else
       :course="view"
       :today="marker.day.value"
-      :description-html="texts.read(view.description)"
-      :introduction-html="texts.read(view.introduction)"
+      :description-html="filled(texts.read(view.description))"
+      :introduction-html="filled(texts.read(view.introduction))"
       :around-html="aroundHtml"
       :staff="[]"
       :carry-on="carryOn"

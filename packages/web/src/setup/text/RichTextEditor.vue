@@ -1,22 +1,18 @@
 <script setup lang="ts">
 /** Rich text, with its tools in view. What it writes is what the server's allow list keeps. */
-import {
-  IconBlockquote,
-  IconBold,
-  IconCode,
-  IconH2,
-  IconH3,
-  IconItalic,
-  IconLink,
-  IconList,
-  IconListNumbers,
-  IconUnlink,
-} from '@tabler/icons-vue';
-import StarterKit from '@tiptap/starter-kit';
+import type { UploadAnswer } from '@itinerary/contract';
+import { isPictureType } from '@itinerary/core';
+import { NodeSelection } from '@tiptap/pm/state';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
-import { addressSchema } from '@itinerary/core';
-import { computed, nextTick, onBeforeUnmount, ref, useId, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useUploads } from '../../stores/uploads.ts';
+import PictureWords from '../files/PictureWords.vue';
+import { EXTENSIONS } from './pieces/extensions.ts';
+import FormulaForm from './pieces/FormulaForm.vue';
+import LinkForm from './pieces/LinkForm.vue';
+import TextTools from './TextTools.vue';
+import { tableTools, textTools } from './tools.ts';
 
 const props = defineProps<{
   /** Null while it loads, or when there is none. */ html: string | null;
@@ -25,12 +21,13 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ write: [html: string | null] }>();
 const { t } = useI18n();
+const uploads = useUploads();
 
 const labelId = useId();
-const isLinking = ref(false);
-const address = ref('');
-const addressWrong = ref(false);
-const addressField = ref<HTMLInputElement | null>(null);
+/** What was asked for with a tool; what the cursor stands on is shown without being asked. */
+const asked = ref<'link' | 'formula' | null>(null);
+const picker = ref<HTMLInputElement | null>(null);
+const notPicture = ref<string | null>(null);
 
 /** The same HTML may be written in two ways (`<br>`, `<br />`); the browser's own is compared. */
 function plain(html: string): string {
@@ -45,18 +42,7 @@ const written = new Set<string>();
 const editor = useEditor({
   content: props.html ?? '',
   editable: props.disabled !== true,
-  extensions: [
-    StarterKit.configure({
-      heading: { levels: [2, 3, 4] },
-      link: {
-        openOnClick: false,
-        autolink: true,
-        defaultProtocol: 'https',
-        protocols: ['http', 'https', 'mailto', 'tel'],
-        HTMLAttributes: { target: null, rel: null, class: null },
-      },
-    }),
-  ],
+  extensions: EXTENSIONS,
   editorProps: {
     attributes: {
       class: 'rich-text',
@@ -64,6 +50,8 @@ const editor = useEditor({
       'aria-multiline': 'true',
       'aria-labelledby': labelId,
     },
+    handlePaste: (_view, event) => takePictures(event.clipboardData?.files),
+    handleDrop: (_view, event, _slice, isMoved) => !isMoved && takePictures(event.dataTransfer?.files, event),
   },
   onUpdate: ({ editor: now }) => {
     const html = now.isEmpty ? null : now.getHTML();
@@ -89,106 +77,163 @@ watch(
 );
 onBeforeUnmount(() => editor.value?.destroy());
 
+/** Pictures among them are sent and put where the cursor is; true: they were taken, and nobody else need. */
+function takePictures(files: FileList | null | undefined, event?: DragEvent): boolean {
+  const pictures = [...(files ?? [])].filter(({ type }) => type.startsWith('image/'));
+  if (pictures.length === 0 || props.disabled) return false;
+  // The outline around the editor would make items of them.
+  event?.stopPropagation();
+  pictures.forEach((file) => uploads.add(file, arrived));
+  return true;
+}
+
+function arrived({ hash, name, type }: UploadAnswer): void {
+  notPicture.value = isPictureType(type) ? null : name;
+  if (notPicture.value !== null) return;
+  const now = editor.value;
+  if (now === undefined) return;
+  now.chain().focus().insertContent({ type: 'picture', attrs: { hash } }).run();
+  // What it shows is asked for at once: the picture is chosen, and the fields for it are there.
+  const at = now.state.selection.from;
+  for (const place of [at, at - 1]) {
+    if (now.state.doc.nodeAt(place)?.type.name !== 'picture') continue;
+    now.commands.setNodeSelection(place);
+    return;
+  }
+}
+
+function choose(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  takePictures(field.files);
+  field.value = '';
+}
+
+const chosen = computed(() => {
+  const selection = editor.value?.state.selection;
+  return selection instanceof NodeSelection ? selection.node : null;
+});
+const picture = computed(() => (chosen.value?.type.name === 'picture' ? chosen.value.attrs : null));
+const formula = computed(() => {
+  const node = chosen.value;
+  if (node?.type.name !== 'formula' && node?.type.name !== 'formulaBlock') return null;
+  return { tex: String(node.attrs['tex']), isBlock: node.type.name === 'formulaBlock' };
+});
+const isInTable = computed(() => editor.value?.isActive('table') === true);
+const linked = computed(() => {
+  const now = editor.value;
+  const mark = now?.getAttributes('itemLink')['item'] as string | undefined;
+  const name = chosen.value?.type.name === 'itemName' ? (chosen.value.attrs['item'] as string) : undefined;
+  const address = now?.getAttributes('link')['href'] as string | undefined;
+  const hasWords = now !== undefined && (!now.state.selection.empty || mark !== undefined);
+  return { address: address ?? null, item: mark ?? name ?? null, hasWords: hasWords && name === undefined };
+});
+
 const tools = computed(() => {
   const now = editor.value;
   if (now === undefined) return [];
-  const tool = (
-    name: string,
-    icon: unknown,
-    on: boolean,
-    run: () => void,
-  ): { name: string; icon: unknown; on: boolean; run: () => void } => ({ name, icon, on, run });
-  return [
-    tool('h2', IconH2, now.isActive('heading', { level: 2 }), () =>
-      now.chain().focus().toggleHeading({ level: 2 }).run(),
-    ),
-    tool('h3', IconH3, now.isActive('heading', { level: 3 }), () =>
-      now.chain().focus().toggleHeading({ level: 3 }).run(),
-    ),
-    tool('bold', IconBold, now.isActive('bold'), () => now.chain().focus().toggleBold().run()),
-    tool('italic', IconItalic, now.isActive('italic'), () => now.chain().focus().toggleItalic().run()),
-    tool('list', IconList, now.isActive('bulletList'), () => now.chain().focus().toggleBulletList().run()),
-    tool('numbers', IconListNumbers, now.isActive('orderedList'), () =>
-      now.chain().focus().toggleOrderedList().run(),
-    ),
-    tool('quote', IconBlockquote, now.isActive('blockquote'), () =>
-      now.chain().focus().toggleBlockquote().run(),
-    ),
-    tool('code', IconCode, now.isActive('codeBlock'), () => now.chain().focus().toggleCodeBlock().run()),
-    tool('link', IconLink, now.isActive('link'), openLink),
-  ];
+  return textTools(now, {
+    link: () => (asked.value = 'link'),
+    formula: () => (asked.value = 'formula'),
+    picture: () => picker.value?.click(),
+  });
 });
+const inTable = computed(() => (editor.value === undefined ? [] : tableTools(editor.value)));
 
-function openLink(): void {
-  address.value = (editor.value?.getAttributes('link')['href'] as string | undefined) ?? '';
-  addressWrong.value = false;
-  isLinking.value = true;
-  void nextTick(() => addressField.value?.focus());
-}
-
-function closeLink(): void {
-  isLinking.value = false;
+function close(): void {
+  asked.value = null;
   editor.value?.commands.focus();
 }
 
-function link(): void {
-  const typed = address.value.trim();
-  const full = /^[a-z][a-z0-9+.-]*:/i.test(typed)
-    ? typed
-    : typed.includes('@')
-      ? `mailto:${typed}`
-      : `https://${typed}`;
-  if (!addressSchema.safeParse(full).success) {
-    addressWrong.value = true;
-    return;
-  }
+function linkAddress(href: string, typed: string): void {
   const now = editor.value;
   if (now === undefined) return;
-  // With nothing chosen, the address itself becomes the words of the link.
   const chain = now.chain().focus();
-  if (now.state.selection.empty && !now.isActive('link')) {
-    chain
-      .insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href: full } }] })
-      .run();
+  // With nothing chosen, the address itself becomes the words of the link.
+  if (now.state.selection.empty && linked.value.address === null && linked.value.item === null) {
+    chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href } }] }).run();
+  } else if (linked.value.item !== null && !linked.value.hasWords) {
+    chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href } }] }).run();
   } else {
-    chain.extendMarkRange('link').setLink({ href: full }).run();
+    chain.extendMarkRange('itemLink').unsetMark('itemLink').extendMarkRange('link').setLink({ href }).run();
   }
-  isLinking.value = false;
+  asked.value = null;
+}
+
+function linkItem(item: string): void {
+  const now = editor.value;
+  if (now === undefined) return;
+  const chain = now.chain().focus();
+  const isLinked = linked.value.address !== null || now.isActive('itemLink');
+  if (chosen.value !== null || (now.state.selection.empty && !isLinked)) {
+    chain.insertContent({ type: 'itemName', attrs: { item } }).run();
+  } else {
+    chain.extendMarkRange('link').unsetLink().extendMarkRange('itemLink').setMark('itemLink', { item }).run();
+  }
+  asked.value = null;
 }
 
 function unlink(): void {
-  editor.value?.chain().focus().extendMarkRange('link').unsetLink().run();
-  isLinking.value = false;
+  const now = editor.value;
+  if (chosen.value?.type.name === 'itemName') now?.chain().focus().deleteSelection().run();
+  else
+    now
+      ?.chain()
+      .focus()
+      .extendMarkRange('link')
+      .unsetLink()
+      .extendMarkRange('itemLink')
+      .unsetMark('itemLink')
+      .run();
+  asked.value = null;
+}
+
+function setFormula(tex: string, isBlock: boolean): void {
+  editor.value
+    ?.chain()
+    .focus()
+    .insertContent({ type: isBlock ? 'formulaBlock' : 'formula', attrs: { tex } })
+    .run();
+  asked.value = null;
+}
+
+function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
+  editor.value?.commands.updateAttributes('picture', { [field]: text });
 }
 </script>
 
 <template>
   <div class="editor">
     <span :id="labelId" class="label">{{ label }}</span>
-    <div v-if="!disabled" class="tools" role="toolbar" :aria-label="t('setup.text.tools')">
-      <button
-        v-for="tool in tools"
-        :key="tool.name"
-        type="button"
-        :aria-pressed="tool.on"
-        :aria-label="t(`setup.text.${tool.name}`)"
-        :title="t(`setup.text.${tool.name}`)"
-        @click="tool.run"
-      >
-        <component :is="tool.icon" :size="18" aria-hidden="true" />
-      </button>
-    </div>
-    <form v-if="isLinking" class="linking" @submit.prevent="link" @keydown.esc.stop="closeLink">
-      <label>
-        {{ t('setup.text.address') }}
-        <input ref="addressField" v-model="address" :aria-invalid="addressWrong" inputmode="url" />
-      </label>
-      <button class="button small main" type="submit">{{ t('setup.text.setLink') }}</button>
-      <button class="button small" type="button" :aria-label="t('setup.text.unlink')" @click="unlink">
-        <IconUnlink :size="16" aria-hidden="true" />
-      </button>
-      <p v-if="addressWrong" class="wrong" role="alert">{{ t('setup.text.addressWrong') }}</p>
-    </form>
+    <template v-if="!disabled">
+      <TextTools :tools="tools" :label="t('setup.text.tools')" />
+      <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
+      <input
+        ref="picker"
+        class="visually-hidden"
+        type="file"
+        accept="image/*"
+        multiple
+        tabindex="-1"
+        :aria-label="t('setup.text.choosePicture')"
+        @change="choose"
+      />
+      <p v-if="notPicture" class="strip wrong" role="alert">
+        {{ t('setup.text.notPicture', { name: notPicture }) }}
+      </p>
+      <div v-if="asked === 'link'" class="strip">
+        <LinkForm v-bind="linked" @address="linkAddress" @item="linkItem" @unlink="unlink" @close="close" />
+      </div>
+      <div v-else-if="asked === 'formula' || formula" class="strip">
+        <FormulaForm :current="formula" @set="setFormula" @close="close" />
+      </div>
+      <div v-else-if="picture" class="strip">
+        <PictureWords
+          :words="{ alt: picture['alt'], author: picture['author'], licence: picture['licence'] }"
+          :readonly="false"
+          @say="say"
+        />
+      </div>
+    </template>
     <EditorContent v-if="editor" :editor="editor" class="content" />
   </div>
 </template>
@@ -213,63 +258,13 @@ function unlink(): void {
   font-size: 12.5px;
 }
 
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px;
-  padding: 2px 6px;
-  border-bottom: 1px solid var(--rule);
-}
-
-.tools button {
-  display: grid;
-  place-items: center;
-  width: 30px;
-  height: 30px;
-  border: 0;
-  border-radius: 4px;
-  background: none;
-  cursor: pointer;
-}
-
-.tools button:hover {
-  background: var(--mist);
-}
-
-.tools button[aria-pressed='true'] {
-  background: var(--bottle-pale);
-  color: var(--bottle);
-}
-
-.linking {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px;
-  padding: 6px 12px;
+.strip {
+  padding: 8px 12px;
   border-bottom: 1px solid var(--rule);
   background: var(--mist);
-}
-
-.linking label {
-  display: flex;
-  flex: 1;
-  align-items: center;
-  gap: 8px;
-}
-
-.linking input {
-  flex: 1;
-  min-width: 120px;
-  min-height: 28px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 4px;
-  background: var(--card);
 }
 
 .wrong {
-  flex-basis: 100%;
   color: var(--blocker);
 }
 

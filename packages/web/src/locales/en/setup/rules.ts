@@ -175,6 +175,11 @@ export default {
     why: 'What is asked for does not fit.',
     cure: 'Make it {needed} MB',
   },
+  link_gone: {
+    what: 'Words in a text lead to one item that learners do not get | Words in texts lead to {count} items that learners do not get',
+    why: 'The words stay, and lead nowhere. Show the item again, or take the link off.',
+    cure: '',
+  },
   picture_alt: {
     what: 'One picture does not say what it shows | {count} pictures do not say what they show',
     why: 'Those who do not see it get nothing. A few words are enough; an ornament can say that it is one.',

@@ -175,6 +175,11 @@ export default {
     why: 'Lo que se pide no cabe.',
     cure: 'Que sean {needed} MB',
   },
+  link_gone: {
+    what: 'Unas palabras de un texto llevan a un elemento que los estudiantes no reciben | Palabras de los textos llevan a {count} elementos que los estudiantes no reciben',
+    why: 'Las palabras quedan, y no llevan a ninguna parte. Muestra de nuevo el elemento, o quita el enlace.',
+    cure: '',
+  },
   picture_alt: {
     what: 'Una imagen no dice qué muestra | {count} imágenes no dicen qué muestran',
     why: 'Quien no la ve no recibe nada. Bastan unas palabras; un adorno puede decir que lo es.',

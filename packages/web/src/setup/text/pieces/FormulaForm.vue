@@ -1,0 +1,105 @@
+<script setup lang="ts">
+/** A formula, typed as TeX and set below as it is typed. */
+import { computed, onMounted, ref, useId, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { formula } from '../formulas.ts';
+
+const props = defineProps<{
+  /** Null: a new one. */
+  current: { readonly tex: string; readonly isBlock: boolean } | null;
+}>();
+const emit = defineEmits<{ set: [tex: string, isBlock: boolean]; close: [] }>();
+const { t } = useI18n();
+const id = useId();
+const field = ref<HTMLTextAreaElement | null>(null);
+const tex = ref('');
+const isBlock = ref(false);
+const html = computed(() => formula({ kind: 'formula', tex: tex.value, isBlock: isBlock.value }));
+
+watch(
+  () => props.current,
+  (now) => {
+    tex.value = now?.tex ?? '';
+    isBlock.value = now?.isBlock ?? false;
+  },
+  { immediate: true },
+);
+// A new one was asked for; one that was come across leaves the focus where it is.
+onMounted(() => {
+  if (props.current === null) field.value?.focus();
+});
+
+function set(): void {
+  if (tex.value.trim() !== '') emit('set', tex.value.trim(), isBlock.value);
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="set" @keydown.esc.stop="emit('close')">
+    <label :for="id">{{ t('setup.text.tex') }}</label>
+    <textarea
+      :id="id"
+      ref="field"
+      v-model="tex"
+      class="figures"
+      rows="2"
+      maxlength="4000"
+      spellcheck="false"
+      autocapitalize="off"
+      @keydown.enter.exact.prevent="set"
+    />
+    <!-- Set by KaTeX from TeX, without trust. -->
+    <!-- eslint-disable-next-line vue/no-v-html -->
+    <output v-if="tex.trim() !== ''" :for="id" class="rich-text set" v-html="html" />
+    <label class="check"
+      ><input v-model="isBlock" type="checkbox" /> {{ t('setup.text.formulaBlock') }}</label
+    >
+    <div class="acts">
+      <button class="button small main" type="submit" :disabled="tex.trim() === ''">
+        {{ t(current === null ? 'setup.text.insertFormula' : 'setup.text.changeFormula') }}
+      </button>
+      <button v-if="current === null" class="button small" type="button" @click="emit('close')">
+        {{ t('common.cancel') }}
+      </button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 6px;
+}
+
+textarea {
+  width: 100%;
+  padding: 6px 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14px;
+  resize: vertical;
+}
+
+.set {
+  display: block;
+  max-width: none;
+  padding: 6px 8px;
+  overflow-x: auto;
+  border-radius: 4px;
+  background: var(--card);
+}
+
+.check,
+.acts {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 28px;
+}
+
+.check input {
+  accent-color: var(--bottle);
+}
+</style>

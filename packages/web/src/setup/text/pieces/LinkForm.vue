@@ -1,0 +1,140 @@
+<script setup lang="ts">
+/** Where chosen words lead: to an address, or to an item of the course, which stays right when that moves. */
+import { IconUnlink } from '@tabler/icons-vue';
+import { addressSchema, allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
+import { computed, nextTick, onMounted, ref, useId } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VAutocomplete } from 'vuetify/components/VAutocomplete';
+import { usePlan } from '../../../stores/plan.ts';
+
+const props = defineProps<{
+  address: string | null;
+  item: string | null;
+  /** There are words to lead from; without, the item's own number and title stand there. */
+  hasWords: boolean;
+}>();
+const emit = defineEmits<{
+  address: [href: string, typed: string];
+  item: [id: string];
+  unlink: [];
+  close: [];
+}>();
+const { t } = useI18n();
+const plan = usePlan();
+const id = useId();
+const way = ref<'address' | 'item'>(props.item === null ? 'address' : 'item');
+const typed = ref(props.address ?? '');
+const isWrong = ref(false);
+const field = ref<HTMLInputElement | null>(null);
+onMounted(() => nextTick(() => field.value?.focus()));
+
+const items = computed(() => {
+  if (plan.course === null) return [];
+  return livingSections(plan.course)
+    .flatMap((section) => allLivingItems(section))
+    .filter((item) => isContent(item))
+    .map((item) => {
+      const number = plan.planned === null ? null : numberOf(plan.planned, item.id);
+      return { value: item.id, title: number === null ? item.title : `${number} ${item.title}` };
+    });
+});
+
+/** "example.org" means https, and a name at a place is a mail address. */
+function full(text: string): string {
+  if (/^[a-z][a-z0-9+.-]*:/i.test(text)) return text;
+  return text.includes('@') ? `mailto:${text}` : `https://${text}`;
+}
+
+function link(): void {
+  const text = typed.value.trim();
+  isWrong.value = !addressSchema.safeParse(full(text)).success;
+  if (!isWrong.value) emit('address', full(text), text);
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="link" @keydown.esc.stop="emit('close')">
+    <fieldset>
+      <legend class="visually-hidden">{{ t('setup.text.linkTo') }}</legend>
+      <label><input v-model="way" type="radio" value="address" /> {{ t('setup.text.toAddress') }}</label>
+      <label><input v-model="way" type="radio" value="item" /> {{ t('setup.text.toItem') }}</label>
+    </fieldset>
+    <div v-if="way === 'address'" class="line">
+      <label :for="id">{{ t('setup.text.address') }}</label>
+      <input :id="id" ref="field" v-model="typed" :aria-invalid="isWrong" inputmode="url" />
+      <button class="button small main" type="submit">{{ t('setup.text.setLink') }}</button>
+    </div>
+    <VAutocomplete
+      v-else
+      :model-value="item"
+      :items="items"
+      :label="t('setup.text.item')"
+      :hint="hasWords ? undefined : t('setup.text.itemHint')"
+      :no-data-text="t('setup.text.noItem')"
+      auto-select-first
+      persistent-hint
+      density="compact"
+      @update:model-value="(chosen) => chosen && emit('item', chosen)"
+    />
+    <p v-if="isWrong" class="wrong" role="alert">{{ t('setup.text.addressWrong') }}</p>
+    <div class="line">
+      <button
+        v-if="address !== null || item !== null"
+        class="button small"
+        type="button"
+        @click="emit('unlink')"
+      >
+        <IconUnlink :size="16" aria-hidden="true" /> {{ t('setup.text.unlink') }}
+      </button>
+      <button class="button small" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 8px;
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  padding: 0;
+  border: 0;
+}
+
+fieldset input {
+  accent-color: var(--bottle);
+}
+
+fieldset label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 26px;
+}
+
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+}
+
+.line input {
+  flex: 1;
+  min-width: 120px;
+  min-height: 30px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+.wrong {
+  color: var(--blocker);
+}
+</style>
