@@ -9,6 +9,7 @@ import { formatDays } from '../app/dates.ts';
 import { useProblemSentence } from '../app/problems.ts';
 import { useSession } from '../stores/session.ts';
 import DialogBox from '../ui/DialogBox.vue';
+import IconButton from '../ui/IconButton.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
@@ -81,15 +82,13 @@ async function remove(id: string, name: string): Promise<void> {
       <li v-for="one in holidays" :key="one.id">
         <span>{{ one.name }}</span>
         <span class="figures">{{ formatDays(one.first, one.last, locale, session.today) }}</span>
-        <button
-          class="button bare square"
-          type="button"
+        <IconButton
+          :icon="IconTrash"
+          :label="t('desk.holidays.remove', { name: one.name })"
+          :size="16"
           :disabled="isBusy"
-          :aria-label="t('desk.holidays.remove', { name: one.name })"
           @click="remove(one.id, one.name)"
-        >
-          <IconTrash :size="16" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ul>
     <p v-else class="soft">{{ t('desk.holidays.none') }}</p>

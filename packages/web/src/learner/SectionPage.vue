@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Section by section: one section on a page of its own, with the way on and back. */
-import { IconArrowLeft } from '@tabler/icons-vue';
 import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { ItemView } from '@itinerary/core';
 import { computed, watch } from 'vue';
@@ -10,9 +9,7 @@ import { path } from '../api/client.ts';
 import { dayIn } from '../app/dates.ts';
 import { setTitle } from '../app/router.ts';
 import { useSession } from '../stores/session.ts';
-import AppBar from '../ui/AppBar.vue';
-import NothingHere from '../ui/NothingHere.vue';
-import LoadState from './LoadState.vue';
+import ReadingFrame from './ReadingFrame.vue';
 import SectionFace from './SectionFace.vue';
 import { sectionTitle } from './titles.ts';
 import { useAnswer } from './use-answer.ts';
@@ -48,51 +45,21 @@ watch(section, (now) => {
 </script>
 
 <template>
-  <AppBar>
-    <RouterLink v-if="answer" class="course" :to="`/courses/${courseId}`">{{
-      answer.course.title
-    }}</RouterLink>
-  </AppBar>
-  <main v-if="section !== null && state === 'there'" id="main" class="page">
-    <RouterLink class="back" :to="`/courses/${courseId}`">
-      <IconArrowLeft :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
-    </RouterLink>
-    <SectionFace
-      :section="section"
-      :today="today"
-      :level="1"
-      :href-for="hrefFor"
-      @open="router.push(hrefFor($event))"
-    />
-    <WayButtons :previous="way(-1)" :next="way(1)" />
-  </main>
-  <NothingHere
-    v-else-if="state === 'there'"
-    :title="t('common.nowhere.title')"
-    :text="t('common.nowhere.text')"
-  />
-  <LoadState v-else :state="state" @again="reload" />
+  <ReadingFrame
+    :course-id="courseId"
+    :course-title="answer?.course.title ?? null"
+    :state="state === 'there' && section === null ? 'nothing' : state"
+    @again="reload"
+  >
+    <template v-if="section !== null">
+      <SectionFace
+        :section="section"
+        :today="today"
+        :level="1"
+        :href-for="hrefFor"
+        @open="router.push(hrefFor($event))"
+      />
+      <WayButtons :previous="way(-1)" :next="way(1)" />
+    </template>
+  </ReadingFrame>
 </template>
-
-<style scoped>
-.course {
-  overflow: hidden;
-  color: inherit;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.page {
-  min-height: calc(100vh - var(--bar-height));
-  padding: 20px max(16px, calc(50% - 360px)) 48px;
-  background: var(--card);
-}
-
-.back {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 32px;
-  margin-bottom: 12px;
-}
-</style>

@@ -6,6 +6,7 @@ import type { FieldValue } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
 import type { Told } from '../stores/plan.ts';
+import IconButton from '../ui/IconButton.vue';
 
 const { t, te } = useI18n();
 const plan = usePlan();
@@ -107,14 +108,7 @@ function undo(one: Told): void {
         >
           {{ t('common.away.again') }}
         </button>
-        <button
-          class="button bare square"
-          type="button"
-          :aria-label="t('common.close')"
-          @click="plan.dismiss(one.id)"
-        >
-          <IconX :size="17" aria-hidden="true" />
-        </button>
+        <IconButton :icon="IconX" :label="t('common.close')" @click="plan.dismiss(one.id)" />
       </li>
     </ul>
   </div>

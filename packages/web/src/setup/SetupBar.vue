@@ -8,6 +8,7 @@ import { useSession } from '../stores/session.ts';
 import AccountMenu from '../ui/AccountMenu.vue';
 import AppMark from '../ui/AppMark.vue';
 import SaveState from './SaveState.vue';
+import IconButton from '../ui/IconButton.vue';
 
 defineEmits<{ goLive: []; members: [] }>();
 const { t } = useI18n();
@@ -34,26 +35,20 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
     <span class="spacer" />
     <SaveState />
     <span class="pair">
-      <button
-        class="button bare square"
-        type="button"
+      <IconButton
+        :icon="IconArrowBackUp"
+        :label="t('setup.bar.undo')"
+        :size="19"
         :disabled="!plan.canUndo"
-        :aria-label="t('setup.bar.undo')"
-        :title="t('setup.bar.undo')"
         @click="plan.undo"
-      >
-        <IconArrowBackUp :size="19" aria-hidden="true" />
-      </button>
-      <button
-        class="button bare square"
-        type="button"
+      />
+      <IconButton
+        :icon="IconArrowForwardUp"
+        :label="t('setup.bar.redo')"
+        :size="19"
         :disabled="!plan.canRedo"
-        :aria-label="t('setup.bar.redo')"
-        :title="t('setup.bar.redo')"
         @click="plan.redo"
-      >
-        <IconArrowForwardUp :size="19" aria-hidden="true" />
-      </button>
+      />
     </span>
     <button
       class="button bare"

@@ -188,6 +188,8 @@ export default {
   work,
   moment,
   layout,
+  wholeBetween: 'A whole number from {least} to {most}',
+  numberBetween: 'A number from {least} to {most}',
   text: {
     tools: 'Tools for the text',
     h2: 'Heading',

@@ -189,6 +189,8 @@ export default {
   work,
   moment,
   layout,
+  wholeBetween: 'Un número entero de {least} a {most}',
+  numberBetween: 'Un número de {least} a {most}',
   text: {
     tools: 'Herramientas del texto',
     h2: 'Encabezado',

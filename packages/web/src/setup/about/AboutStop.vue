@@ -5,15 +5,15 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VCombobox } from 'vuetify/components/VCombobox';
 import { VSelect } from 'vuetify/components/VSelect';
-import { VTextField } from 'vuetify/components/VTextField';
 import { formatMinutes } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import CodeField from '../../ui/CodeField.vue';
 import PurposeTiles from '../../ui/PurposeTiles.vue';
+import DraftField from '../DraftField.vue';
+import NumberField from '../NumberField.vue';
 import StopHead from '../StopHead.vue';
 import TextField from '../text/TextField.vue';
-import { useDraft } from '../use-draft.ts';
 import { useFieldFocus } from '../use-field-focus.ts';
 import OutcomeList from './OutcomeList.vue';
 
@@ -25,23 +25,13 @@ useFieldFocus();
 const course = computed(() => plan.course!);
 const isArchived = computed(() => course.value.state === 'archived');
 
-const title = useDraft(
-  () => course.value.title,
-  (text) => {
-    if (text !== '') plan.set(course.value.id, 'title', text, course.value.title, { typing: true });
-  },
-);
+function setTitle(text: string): void {
+  plan.set(course.value.id, 'title', text, course.value.title, { typing: true });
+}
+function setHours(hours: number | null): void {
+  plan.set(course.value.id, 'statedHours', hours, course.value.statedHours, { typing: true });
+}
 const MOST_HOURS = 5000;
-const isHours = (text: string): boolean =>
-  text.trim() === '' || (/^\d+$/.test(text.trim()) && Number(text) >= 1 && Number(text) <= MOST_HOURS);
-const hours = useDraft(
-  () => String(course.value.statedHours ?? ''),
-  (text) => {
-    if (!isHours(text)) return;
-    const value = text === '' ? null : Number(text);
-    plan.set(course.value.id, 'statedHours', value, course.value.statedHours, { typing: true });
-  },
-);
 const minutes = computed(() => (plan.planned === null ? 0 : totalMinutes(plan.planned)));
 const code = ref(course.value.code);
 watch(
@@ -75,16 +65,15 @@ function setTags(tags: readonly unknown[]): void {
   <StopHead stop="about" />
   <div class="fields">
     <div class="pair wide-first">
-      <VTextField
+      <DraftField
         id="field-title"
-        :model-value="title.draft.value"
-        :label="t('setup.about.title')"
-        :error-messages="title.draft.value.trim() === '' ? [t('setup.about.titleMissing')] : []"
-        :readonly="isArchived"
-        maxlength="200"
         name="title"
-        @update:model-value="title.typed"
-        @blur="title.left"
+        maxlength="200"
+        :text="course.title"
+        :label="t('setup.about.title')"
+        :readonly="isArchived"
+        :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
+        @type="setTitle"
       />
       <CodeField id="field-code" v-model="code" :except="course.id" @settled="setCode" />
     </div>
@@ -130,19 +119,18 @@ function setTags(tags: readonly unknown[]): void {
       <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
     </div>
     <OutcomeList :readonly="isArchived" />
-    <VTextField
+    <NumberField
       id="field-statedHours"
-      class="figures-field hours"
-      inputmode="numeric"
+      class="hours"
       name="statedHours"
-      :model-value="hours.draft.value"
+      :number="course.statedHours"
+      :least="1"
+      :most="MOST_HOURS"
       :label="t('setup.about.statedHours')"
       :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes) })"
       persistent-hint
       :readonly="isArchived"
-      :error-messages="isHours(hours.draft.value) ? [] : [t('setup.dates.numberWrong', { most: MOST_HOURS })]"
-      @update:model-value="hours.typed"
-      @blur="hours.left"
+      @set="setHours"
     />
   </div>
 </template>

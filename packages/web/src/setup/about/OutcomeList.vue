@@ -8,6 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import OutcomeField from './OutcomeField.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -71,32 +72,26 @@ const numbers = (ids: readonly string[]): string =>
           </template>
         </span>
         <span v-if="!readonly" class="acts">
-          <button
-            class="button bare square"
-            type="button"
+          <IconButton
+            :icon="IconArrowUp"
+            :label="t('setup.outcomes.up', { text: outcome.text })"
+            :size="16"
             :disabled="at === 0"
-            :aria-label="t('setup.outcomes.up', { text: outcome.text })"
             @click="move(at, -1)"
-          >
-            <IconArrowUp :size="16" aria-hidden="true" />
-          </button>
-          <button
-            class="button bare square"
-            type="button"
+          />
+          <IconButton
+            :icon="IconArrowDown"
+            :label="t('setup.outcomes.down', { text: outcome.text })"
+            :size="16"
             :disabled="at === outcomes.length - 1"
-            :aria-label="t('setup.outcomes.down', { text: outcome.text })"
             @click="move(at, 1)"
-          >
-            <IconArrowDown :size="16" aria-hidden="true" />
-          </button>
-          <button
-            class="button bare square"
-            type="button"
-            :aria-label="t('setup.outcomes.remove', { text: outcome.text })"
+          />
+          <IconButton
+            :icon="IconTrash"
+            :label="t('setup.outcomes.remove', { text: outcome.text })"
+            :size="16"
             @click="plan.change([edit(outcome.id, null)])"
-          >
-            <IconTrash :size="16" aria-hidden="true" />
-          </button>
+          />
         </span>
       </li>
     </ol>

@@ -139,7 +139,7 @@ const over = computed(() => {
       :model-value="typed"
       :label="t(`setup.dates.numberOf.${field}`)"
       :readonly="readonly"
-      :error-messages="isRight ? [] : [t('setup.dates.numberWrong', { most })]"
+      :error-messages="isRight ? [] : [t('setup.wholeBetween', { least: 1, most })]"
       @update:model-value="type(String($event))"
     />
     <DayField

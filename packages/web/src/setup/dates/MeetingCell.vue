@@ -11,6 +11,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/DayField.vue';
 import DialogBox from '../../ui/DialogBox.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 const props = defineProps<{ meeting: HeldMeeting; readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -69,46 +70,34 @@ const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).succes
       }}</span>
     </span>
     <span v-if="!readonly" class="acts">
-      <button
+      <IconButton
         v-if="meeting.status === 'cancelled' || meeting.status === 'moved'"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.dates.asUsualOn', { day: name })"
-        :title="t('setup.dates.asUsual')"
+        :icon="IconRestore"
+        :label="t('setup.dates.asUsualOn', { day: name })"
+        :hint="t('setup.dates.asUsual')"
         @click="set(null)"
-      >
-        <IconRestore :size="17" aria-hidden="true" />
-      </button>
-      <button
+      />
+      <IconButton
         v-if="meeting.status !== 'cancelled'"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.dates.moveMeeting', { day: name })"
-        :title="t('setup.dates.move')"
+        :icon="IconCalendarRepeat"
+        :label="t('setup.dates.moveMeeting', { day: name })"
+        :hint="t('setup.dates.move')"
         @click="ask('move')"
-      >
-        <IconCalendarRepeat :size="17" aria-hidden="true" />
-      </button>
-      <button
+      />
+      <IconButton
         v-if="meeting.status === 'added'"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.dates.removeMeeting', { day: name })"
-        :title="t('setup.outline.remove')"
+        :icon="IconTrash"
+        :label="t('setup.dates.removeMeeting', { day: name })"
+        :hint="t('setup.outline.remove')"
         @click="set(null)"
-      >
-        <IconTrash :size="17" aria-hidden="true" />
-      </button>
-      <button
+      />
+      <IconButton
         v-else-if="meeting.status !== 'cancelled'"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.dates.cancelMeeting', { day: name })"
-        :title="t('setup.dates.callOff')"
+        :icon="IconCalendarCancel"
+        :label="t('setup.dates.cancelMeeting', { day: name })"
+        :hint="t('setup.dates.callOff')"
         @click="ask('cancel')"
-      >
-        <IconCalendarCancel :size="17" aria-hidden="true" />
-      </button>
+      />
     </span>
     <DialogBox
       v-model="isAsking"

@@ -8,6 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../app/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import IconButton from '../../ui/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -99,15 +100,12 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           @change="set(id, { ...pattern, place: place(text($event)) })"
         />
       </label>
-      <button
+      <IconButton
         v-if="!readonly"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.dates.removePattern')"
+        :icon="IconTrash"
+        :label="t('setup.dates.removePattern')"
         @click="set(id, null)"
-      >
-        <IconTrash :size="17" aria-hidden="true" />
-      </button>
+      />
     </fieldset>
     <button
       v-if="!readonly && patterns.length < MAX_PATTERNS"

@@ -10,6 +10,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import PauseForm from './PauseForm.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -95,15 +96,12 @@ function takeOffer(offer: { name: string; first: string; last: string }): void {
             <span class="figures">{{ formatDays(pause.first, pause.last, locale, session.today) }}</span>
             <span class="soft">{{ t(`setup.dates.policies.${pause.policy}`) }}</span>
           </button>
-          <button
+          <IconButton
             v-if="!readonly"
-            class="button bare square"
-            type="button"
-            :aria-label="t('setup.dates.removePause', { name: pause.name })"
+            :icon="IconTrash"
+            :label="t('setup.dates.removePause', { name: pause.name })"
             @click="emit('propose', [set(id, null)])"
-          >
-            <IconTrash :size="17" aria-hidden="true" />
-          </button>
+          />
         </template>
       </li>
     </ul>

@@ -13,6 +13,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import { asRef, placeOf, titleOf } from './arrivals.ts';
 import PictureWords from './PictureWords.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 const props = defineProps<{ item: FileItem | Video; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -101,15 +102,12 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
         <a :href="source" target="_blank" rel="noopener">{{ file.name }}</a>
         <span class="soft figures">{{ formatBytes(file.size, locale) }}</span>
       </span>
-      <button
+      <IconButton
         v-if="!readonly"
-        class="button bare square"
-        type="button"
-        :aria-label="t('setup.files.takeOff', { name: file.name })"
+        :icon="IconX"
+        :label="t('setup.files.takeOff', { name: file.name })"
         @click="set(null)"
-      >
-        <IconX :size="17" aria-hidden="true" />
-      </button>
+      />
     </div>
     <p v-else class="soft">{{ t('setup.files.none') }}</p>
     <template v-if="!readonly">

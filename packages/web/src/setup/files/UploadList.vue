@@ -6,6 +6,7 @@ import { ProblemError } from '../../api/client.ts';
 import { useProblemSentence } from '../../app/problems.ts';
 import { LargerThan, useUploads } from '../../stores/uploads.ts';
 import type { UploadEntry } from '../../stores/uploads.ts';
+import IconButton from '../../ui/IconButton.vue';
 
 const { t } = useI18n();
 const uploads = useUploads();
@@ -41,16 +42,14 @@ function why({ error, name }: UploadEntry): string {
             entry.state === 'waiting' ? t('setup.files.waits') : `${percent(entry)} %`
           }}</span>
         </template>
-        <button
-          class="button bare square"
-          type="button"
-          :aria-label="
+        <IconButton
+          :icon="IconX"
+          :label="
             t(entry.state === 'failed' ? 'setup.files.dismiss' : 'setup.files.stop', { name: entry.name })
           "
+          :size="16"
           @click="uploads.stop(entry.id)"
-        >
-          <IconX :size="16" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ul>
   </section>

@@ -10,6 +10,7 @@ import { useProblemSentence } from '../../app/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/DialogBox.vue';
 import FindField from '../../ui/FindField.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });
@@ -108,15 +109,13 @@ watch(find, () => {
               <span>{{ member.name }}</span>
               <span class="soft">{{ t(`setup.members.roles.${member.role}`) }}</span>
             </span>
-            <button
+            <IconButton
               v-if="plan.rights.members"
-              class="button bare square"
-              type="button"
-              :aria-label="t('setup.members.takeOff', { name: member.name })"
+              :icon="IconX"
+              :label="t('setup.members.takeOff', { name: member.name })"
+              :size="16"
               @click="takeOff(member.person)"
-            >
-              <IconX :size="16" aria-hidden="true" />
-            </button>
+            />
           </li>
         </ul>
       </section>

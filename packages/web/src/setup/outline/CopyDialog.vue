@@ -95,7 +95,7 @@ const preview = computed(() => {
         min="1"
         :max="most"
         :label="t('setup.outline.copies')"
-        :error-messages="isRight ? [] : [t('setup.dates.numberWrong', { most })]"
+        :error-messages="isRight ? [] : [t('setup.wholeBetween', { least: 1, most })]"
       />
       <VTextField
         v-model="title"

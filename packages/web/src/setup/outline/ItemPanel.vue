@@ -6,12 +6,13 @@ import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextarea } from 'vuetify/components/VTextarea';
-import { VTextField } from 'vuetify/components/VTextField';
 import { momentWords } from '../../learner/moment-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import TextField from '../text/TextField.vue';
 import { useDraft } from '../use-draft.ts';
+import CheckField from '../CheckField.vue';
+import DraftField from '../DraftField.vue';
 import FileField from '../files/FileField.vue';
 import AddressField from './AddressField.vue';
 import LengthField from './LengthField.vue';
@@ -28,16 +29,11 @@ const read = (field: string): FieldValue =>
 const set = (field: string, value: FieldValue, typing = false): void => {
   plan.set(props.node.id, field, value, read(field), { typing });
 };
-const textDraft = (field: string, mayBeEmpty: boolean): ReturnType<typeof useDraft> =>
-  useDraft(
-    () => String(read(field) ?? ''),
-    (text) => {
-      if (text !== '' || mayBeEmpty) set(field, text === '' ? null : text, true);
-    },
-  );
-const title = textDraft('title', props.node.kind === 'section');
-const summary = textDraft('summary', true);
-const place = textDraft('place', true);
+const setText = (field: string, text: string): void => set(field, text === '' ? null : text, true);
+const summary = useDraft(
+  () => String(read('summary') ?? ''),
+  (text) => setText('summary', text),
+);
 
 const MOST_MINUTES = 10_000;
 const minutes = useDraft(
@@ -82,16 +78,13 @@ const moments = computed(() => {
         <IconX :size="18" aria-hidden="true" />
       </button>
     </header>
-    <VTextField
-      :model-value="title.draft.value"
+    <DraftField
+      maxlength="200"
+      :text="node.title ?? ''"
       :label="t('setup.outline.columns.title')"
       :readonly="readonly"
-      maxlength="200"
-      :error-messages="
-        title.draft.value.trim() === '' && node.kind !== 'section' ? [t('setup.about.titleMissing')] : []
-      "
-      @update:model-value="title.typed"
-      @blur="title.left"
+      :wrong="(text) => (text === '' && node.kind !== 'section' ? t('setup.about.titleMissing') : null)"
+      @type="setText('title', $event)"
     />
     <div class="moments">
       <button
@@ -133,15 +126,14 @@ const moments = computed(() => {
       :seconds="node.seconds"
       :readonly="readonly"
     />
-    <VTextField
+    <DraftField
       v-if="node.kind === 'meeting'"
-      :model-value="place.draft.value"
       name="place"
       maxlength="200"
+      :text="node.place ?? ''"
       :label="t('setup.dates.patternPlace')"
       :readonly="readonly"
-      @update:model-value="place.typed"
-      @blur="place.left"
+      @type="setText('place', $event)"
     />
     <TextField
       v-if="isContent(node)"
@@ -165,34 +157,26 @@ const moments = computed(() => {
       @update:model-value="summary.typed"
       @blur="summary.left"
     />
-    <label v-if="has('summaryShown') && node.kind !== 'heading'" class="check">
-      <input
-        type="checkbox"
-        :checked="read('summaryShown') === true"
-        :disabled="readonly"
-        @change="set('summaryShown', read('summaryShown') !== true)"
-      />
+    <CheckField
+      v-if="has('summaryShown') && node.kind !== 'heading'"
+      :checked="read('summaryShown') === true"
+      :disabled="readonly"
+      @toggle="set('summaryShown', $event)"
+    >
       {{ t('setup.outline.summaryShown') }}
-    </label>
+    </CheckField>
     <template v-if="node.kind === 'section'">
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="node.outside"
-          :disabled="readonly"
-          @change="set('outside', !node.outside)"
-        />
+      <CheckField :checked="node.outside" :disabled="readonly" @toggle="set('outside', $event)">
         {{ t('setup.outline.outside') }}
-      </label>
-      <label v-if="node.outside" class="check">
-        <input
-          type="checkbox"
-          :checked="node.numbered"
-          :disabled="readonly"
-          @change="set('numbered', !node.numbered)"
-        />
+      </CheckField>
+      <CheckField
+        v-if="node.outside"
+        :checked="node.numbered"
+        :disabled="readonly"
+        @toggle="set('numbered', $event)"
+      >
         {{ t('setup.outline.numbered') }}
-      </label>
+      </CheckField>
     </template>
     <fieldset v-if="isHolder(node)" class="accents">
       <legend>{{ t('setup.outline.accent') }}</legend>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** How the outline is numbered, how its sections read, and what stands where one is not open. */
-import type { Course, FieldValue, Numbering } from '@itinerary/core';
+import type { FieldValue, Numbering } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextField } from 'vuetify/components/VTextField';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import ChoiceTiles from '../../ui/ChoiceTiles.vue';
 import DialogBox from '../../ui/DialogBox.vue';
-import { useDraft } from '../use-draft.ts';
+import CheckField from '../CheckField.vue';
+import NumberField from '../NumberField.vue';
 
 defineProps<{ readonly: boolean }>();
 const isOpen = defineModel<boolean>({ required: true });
@@ -48,29 +48,7 @@ const closings = computed(() =>
   })),
 );
 
-/** A number, or nothing: in the bounds of its field, or it is not taken. */
-function useNumber(
-  field: 'hoursAWeek' | 'largestUpload',
-  low: number,
-  high: () => number,
-): ReturnType<typeof useDraft> & { isRight: () => boolean } {
-  const parse = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
-  const fits = (text: string): boolean => {
-    const value = parse(text);
-    const isWhole = field === 'hoursAWeek' || Number.isInteger(value);
-    return value === null || (isWhole && value >= low && value <= high());
-  };
-  const draft = useDraft(
-    () => String((course.value as Course)[field] ?? ''),
-    (text) => {
-      if (fits(text)) set(field, parse(text), true);
-    },
-  );
-  return { ...draft, isRight: () => fits(draft.draft.value) };
-}
-const hours = useNumber('hoursAWeek', 0.5, () => 80);
 const limit = computed(() => session.me?.institution.largestUpload ?? 100);
-const upload = useNumber('largestUpload', 1, () => limit.value);
 </script>
 
 <template>
@@ -86,24 +64,21 @@ const upload = useNumber('largestUpload', 1, () => limit.value);
         @choose="setNumbering({ style: $event })"
       />
       <div v-if="course.numbering.style !== 'none'" class="checks">
-        <label>
-          <input
-            type="checkbox"
-            :checked="course.numbering.from === 0"
-            :disabled="readonly"
-            @change="setNumbering({ from: course.numbering.from === 0 ? 1 : 0 })"
-          />
+        <CheckField
+          :checked="course.numbering.from === 0"
+          :disabled="readonly"
+          @toggle="setNumbering({ from: $event ? 0 : 1 })"
+        >
           {{ t('setup.layout.fromZero') }}
-        </label>
-        <label v-if="course.numbering.style === 'items'">
-          <input
-            type="checkbox"
-            :checked="!course.numbering.restart"
-            :disabled="readonly"
-            @change="setNumbering({ restart: !course.numbering.restart })"
-          />
+        </CheckField>
+        <CheckField
+          v-if="course.numbering.style === 'items'"
+          :checked="!course.numbering.restart"
+          :disabled="readonly"
+          @toggle="setNumbering({ restart: !$event })"
+        >
           {{ t('setup.layout.runOn') }}
-        </label>
+        </CheckField>
       </div>
       <ChoiceTiles
         :legend="t('setup.layout.reading')"
@@ -122,32 +97,29 @@ const upload = useNumber('largestUpload', 1, () => limit.value);
         @choose="set('closed', $event)"
       />
       <div class="pair">
-        <VTextField
-          class="figures-field"
+        <NumberField
           name="hoursAWeek"
-          inputmode="decimal"
-          :model-value="hours.draft.value"
+          fractions
+          :number="course.hoursAWeek"
+          :least="0.5"
+          :most="80"
           :label="t('setup.layout.hours')"
           :hint="t('setup.layout.hoursHint')"
           persistent-hint
           :readonly="readonly"
-          :error-messages="hours.isRight() ? [] : [t('setup.layout.hoursWrong')]"
-          @update:model-value="hours.typed"
-          @blur="hours.left"
+          @set="set('hoursAWeek', $event, true)"
         />
-        <VTextField
+        <NumberField
           id="field-largestUpload"
-          class="figures-field"
           name="largestUpload"
-          inputmode="numeric"
-          :model-value="upload.draft.value"
+          :number="course.largestUpload"
+          :least="1"
+          :most="limit"
           :label="t('setup.layout.upload')"
           :hint="t('setup.layout.uploadHint', { limit })"
           persistent-hint
           :readonly="readonly"
-          :error-messages="upload.isRight() ? [] : [t('setup.dates.numberWrong', { most: limit })]"
-          @update:model-value="upload.typed"
-          @blur="upload.left"
+          @set="set('largestUpload', $event, true)"
         />
       </div>
     </div>
@@ -173,17 +145,6 @@ const upload = useNumber('largestUpload', 1, () => limit.value);
   display: flex;
   flex-wrap: wrap;
   gap: 4px 20px;
-}
-
-.checks label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 28px;
-}
-
-.checks input {
-  accent-color: var(--bottle);
 }
 
 .pair {

@@ -9,6 +9,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useActs } from '../acts.ts';
 import PreviewScreen from './PreviewScreen.vue';
+import IconButton from '../../ui/IconButton.vue';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
@@ -38,24 +39,13 @@ const on = computed(() => formatDay(marker.day.value, locale.value, { today: ses
         <span>{{ t('setup.preview.on') }}</span>
         <span class="chip figures">{{ on }}</span>
         <span class="spacer" />
-        <button
-          class="button bare square"
-          type="button"
-          :aria-label="t('setup.preview.full')"
-          :title="t('setup.preview.full')"
-          @click="isFull = true"
-        >
-          <IconArrowsMaximize :size="17" aria-hidden="true" />
-        </button>
-        <button
-          class="button bare square"
-          type="button"
-          :aria-label="t('setup.preview.fold')"
-          :title="t('setup.preview.fold')"
+        <IconButton :icon="IconArrowsMaximize" :label="t('setup.preview.full')" @click="isFull = true" />
+        <IconButton
+          :icon="IconChevronRight"
+          :label="t('setup.preview.fold')"
+          :size="18"
           @click="open = false"
-        >
-          <IconChevronRight :size="18" aria-hidden="true" />
-        </button>
+        />
       </header>
       <p v-if="plan.course?.state === 'draft'" class="draft">{{ t('setup.preview.draft') }}</p>
     </template>

@@ -205,8 +205,10 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   <div class="editor">
     <span :id="labelId" class="label">{{ label }}</span>
     <template v-if="!disabled">
-      <TextTools :tools="tools" :label="t('setup.text.tools')" />
-      <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
+      <div class="bars">
+        <TextTools :tools="tools" :label="t('setup.text.tools')" />
+        <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
+      </div>
       <input
         ref="picker"
         class="visually-hidden"
@@ -256,6 +258,15 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   padding: 6px 12px 0;
   color: var(--ink-soft);
   font-size: 12.5px;
+}
+
+/* However long the text is, its tools stay in view. */
+.bars {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  border-radius: 6px 6px 0 0;
+  background: var(--card);
 }
 
 .strip {

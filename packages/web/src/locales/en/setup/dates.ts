@@ -43,7 +43,6 @@ export default {
   numberOf: { weeks: 'Teaching weeks', meetings: 'Meetings' },
   weeks: 'Teaching weeks',
   weeksWrong: 'A whole number from 1 to 104',
-  numberWrong: 'A whole number from 1 to {most}',
   lastDayField: 'Last day',
   reversed: 'A day on or after the first, {first}',
   weekStart: 'Teaching week begins',

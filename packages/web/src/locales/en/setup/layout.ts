@@ -18,7 +18,6 @@ export default {
   closingTexts: { name: 'Its title stands there, and when it opens.', leave_out: 'Nothing is seen of it.' },
   hours: 'Hours a week that learners can be asked for',
   hoursHint: 'Sections that ask for more are named in Readiness.',
-  hoursWrong: 'A number from 0.5 to 80',
   upload: 'Largest upload, in MB',
   uploadHint: 'Left empty, {limit} MB, as the institution has it.',
 };

@@ -43,7 +43,6 @@ export default {
   numberOf: { weeks: 'Semanas lectivas', meetings: 'Clases' },
   weeks: 'Semanas lectivas',
   weeksWrong: 'Un número entero de 1 a 104',
-  numberWrong: 'Un número entero de 1 a {most}',
   lastDayField: 'Último día',
   reversed: 'Un día no anterior al primero, {first}',
   weekStart: 'La semana lectiva empieza',

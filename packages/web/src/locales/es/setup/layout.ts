@@ -18,7 +18,6 @@ export default {
   closingTexts: { name: 'Está su título, y cuándo se abre.', leave_out: 'No se ve nada de ella.' },
   hours: 'Horas por semana que se pueden pedir',
   hoursHint: 'Las secciones que piden más se nombran en Preparación.',
-  hoursWrong: 'Un número de 0,5 a 80',
   upload: 'Archivo más grande, en MB',
   uploadHint: 'Si se deja vacío, {limit} MB, como lo tiene la institución.',
 };
