@@ -16,6 +16,8 @@ export default defineConfig({
   ],
   use: {
     baseURL: process.env['E2E_URL'] ?? 'http://127.0.0.1:4600',
+    // What is not there after this long will not come: the test says where it waited.
+    actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/Lisbon',

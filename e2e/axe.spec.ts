@@ -59,6 +59,44 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await clean(page, 'palette');
     });
 
+    test('an item beside the outline, its text with every piece, and what lies over the outline', async ({
+      page,
+    }) => {
+      await comeInAs(page, INES);
+      await page
+        .getByRole('row', { name: /EFM-210-SPR27/ })
+        .getByRole('link')
+        .first()
+        .click();
+      await page
+        .getByRole('navigation', { name: 'The route through setup' })
+        .getByRole('link', { name: 'Outline' })
+        .click();
+      await page.getByRole('button', { name: 'Edit what Why tides lag the moon holds' }).click();
+      const text = page.getByRole('textbox', { name: 'Text' });
+      await text.locator('figure img').click();
+      await expect(page.getByLabel('What the picture shows')).toBeVisible();
+      await clean(page, 'picture');
+      await text.locator('math').first().click();
+      await expect(page.getByLabel('Formula, in TeX')).toBeVisible();
+      await clean(page, 'formula');
+      await page.getByRole('toolbar').getByRole('button', { name: 'Link', exact: true }).click();
+      await page.getByLabel('To an item of this course').check();
+      await clean(page, 'link');
+      await page.getByRole('button', { name: 'Edit what The table, column by column holds' }).click();
+      await text.getByRole('columnheader').first().click();
+      await expect(page.getByRole('toolbar', { name: 'Tools for the table' })).toBeVisible();
+      await clean(page, 'table');
+      await page.getByRole('button', { name: 'Close' }).click();
+      for (const name of ['Copy unit', 'All work', 'Load', 'Numbers, reading']) {
+        await page.getByRole('button', { name }).click();
+        await expect(page.getByRole('dialog')).toBeVisible();
+        await clean(page, name);
+        await page.keyboard.press('Escape');
+        await expect(page.getByRole('dialog')).toHaveCount(0);
+      }
+    });
+
     test('dates in every format', async ({ page }) => {
       await comeInAs(page, INES);
       for (const title of ['Field Sketching', 'Bookbinding by Hand', 'Small Boat Refresher']) {
@@ -85,6 +123,13 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.getByRole('link', { name: /Start with/ }).click();
       await expect(page.getByText('We leave the shed')).toBeVisible();
       await clean(page, 'page');
+      await page.getByRole('link', { name: /All sections/ }).click();
+      await page.getByText('8 items').click();
+      await page.getByRole('link', { name: /Why tides lag/ }).click();
+      await expect(page.locator('math').first()).toBeVisible();
+      await clean(page, 'a text with every piece');
+      await page.goBack();
+      await page.goBack();
       await page.goBack();
       await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -9,7 +9,16 @@ import {
   RULES,
   withoutTypedNumber,
 } from '../src/index.ts';
-import type { Assignment, Course, Finding, Item, PlannedMoment, ReadinessFacts } from '../src/index.ts';
+import type {
+  Assignment,
+  Course,
+  FactsByText,
+  Finding,
+  Item,
+  PlannedMoment,
+  ReadinessFacts,
+  TextFacts,
+} from '../src/index.ts';
 import { course, smallCourse } from './arbitraries.ts';
 
 const BEFORE = '2027-01-05T09:00:00Z';
@@ -62,6 +71,9 @@ describe('each rule', () => {
       { ...ready().sections[1]!, id: 'C', items: [{ ...ready().sections[1]!.items[0]!, id: 'c1' }] },
     ],
   });
+  /** What the one text of the ready course holds. */
+  const textWith = (facts: Partial<TextFacts>): FactsByText =>
+    new Map([['a'.repeat(64), { pictures: [], silent: 0, links: [], ...facts }]]);
   const SPRING = {
     name: 'Spring break',
     first: '2027-01-18',
@@ -201,6 +213,8 @@ describe('each rule', () => {
       'advice',
     ],
     ['picture_alt', withItems(newItem('file', { id: 'f', title: 'F', file: picture })), 'advice'],
+    ['link_gone', ready(), 'advice', { texts: textWith({ links: ['never-was'] }) }],
+    ['picture_alt', ready(), 'advice', { texts: textWith({ silent: 1 }) }],
     ['no_learners', ready(), 'advice', { learners: 0 }],
   ];
 

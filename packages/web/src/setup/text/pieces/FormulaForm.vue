@@ -2,6 +2,7 @@
 /** A formula, typed as TeX and set below as it is typed. */
 import { computed, onMounted, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import CheckField from '../../CheckField.vue';
 import { formula } from '../formulas.ts';
 
 const props = defineProps<{
@@ -91,15 +92,10 @@ textarea {
   background: var(--card);
 }
 
-.check,
 .acts {
   display: flex;
   gap: 8px;
   align-items: center;
   min-height: 28px;
-}
-
-.check input {
-  accent-color: var(--bottle);
 }
 </style>
