@@ -111,7 +111,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('textbox', { name: 'Text' }).click();
     await page.keyboard.type('The moon is overhead; the tide is not. Compare ');
     await page.getByRole('button', { name: 'Link', exact: true }).last().click();
-    await page.getByLabel('Address').fill('gauge.ternpoint.example/today');
+    await page.getByRole('textbox', { name: 'Address' }).fill('gauge.ternpoint.example/today');
     await page.getByRole('button', { name: 'Link it' }).click();
     await page.getByRole('button', { name: 'Add a page to Reading a tide table' }).click();
     await page.getByLabel('Title of item 1.2').fill('Start here');
@@ -184,5 +184,10 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await expect(page.getByText('A bulge that cannot keep up')).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
     await picture(page, 'learner-page-phone');
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await expect(page.getByRole('img', { name: /shell of water/ })).toBeVisible();
+    await expect(page.locator('math').first()).toBeVisible();
+    await page.evaluate(() => window.scrollTo(0, 160));
+    await picture(page, 'learner-text');
   });
 });

@@ -197,6 +197,9 @@ const moments = computed(() => {
 
 <style scoped>
 .panel {
+  /* What sticks to the top of it covers its padding too. */
+  --under-edge: -12px;
+
   display: grid;
   align-content: start;
   gap: 12px;

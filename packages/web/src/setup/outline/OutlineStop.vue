@@ -431,6 +431,15 @@ watch(() => [route.query['at'], route.hash], showPlace);
     grid-template-columns: minmax(0, 1fr);
   }
 
+  /* There is no room beside the lines, so that it lies over them. */
+  .sides.beside > :deep(.panel) {
+    position: fixed;
+    inset: 0 0 0 auto;
+    z-index: 20;
+    width: min(100%, 560px);
+    border-radius: 0;
+  }
+
   .sides :deep(.scroller) {
     max-height: 72vh;
   }

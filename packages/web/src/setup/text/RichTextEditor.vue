@@ -208,6 +208,22 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
       <div class="bars">
         <TextTools :tools="tools" :label="t('setup.text.tools')" />
         <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
+        <p v-if="notPicture" class="strip wrong" role="alert">
+          {{ t('setup.text.notPicture', { name: notPicture }) }}
+        </p>
+        <div v-if="asked === 'link'" class="strip">
+          <LinkForm v-bind="linked" @address="linkAddress" @item="linkItem" @unlink="unlink" @close="close" />
+        </div>
+        <div v-else-if="asked === 'formula' || formula" class="strip">
+          <FormulaForm :current="formula" @set="setFormula" @close="close" />
+        </div>
+        <div v-else-if="picture" class="strip">
+          <PictureWords
+            :words="{ alt: picture['alt'], author: picture['author'], licence: picture['licence'] }"
+            :readonly="false"
+            @say="say"
+          />
+        </div>
       </div>
       <input
         ref="picker"
@@ -219,22 +235,6 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
         :aria-label="t('setup.text.choosePicture')"
         @change="choose"
       />
-      <p v-if="notPicture" class="strip wrong" role="alert">
-        {{ t('setup.text.notPicture', { name: notPicture }) }}
-      </p>
-      <div v-if="asked === 'link'" class="strip">
-        <LinkForm v-bind="linked" @address="linkAddress" @item="linkItem" @unlink="unlink" @close="close" />
-      </div>
-      <div v-else-if="asked === 'formula' || formula" class="strip">
-        <FormulaForm :current="formula" @set="setFormula" @close="close" />
-      </div>
-      <div v-else-if="picture" class="strip">
-        <PictureWords
-          :words="{ alt: picture['alt'], author: picture['author'], licence: picture['licence'] }"
-          :readonly="false"
-          @say="say"
-        />
-      </div>
     </template>
     <EditorContent v-if="editor" :editor="editor" class="content" />
   </div>
@@ -260,10 +260,10 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   font-size: 12.5px;
 }
 
-/* However long the text is, its tools stay in view. */
+/* However long the text is, its tools stay in view, and what is said of the piece that is chosen. */
 .bars {
   position: sticky;
-  top: 0;
+  top: var(--under-edge, 0);
   z-index: 1;
   border-radius: 6px 6px 0 0;
   background: var(--card);

@@ -1,5 +1,5 @@
 export default {
-  button: 'Todas las entregas',
+  button: 'Entregas',
   title: 'Todas las entregas',
   none: 'Todavía no hay tareas, cuestionarios ni debates.',
   section: 'Sección',
