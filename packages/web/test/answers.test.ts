@@ -4,6 +4,9 @@ import { effectScope, nextTick, ref } from 'vue';
 import { createI18n } from 'vue-i18n';
 import { ask, path, ProblemError, UnreachableError } from '../src/api/client.ts';
 import { useAnswer } from '../src/learner/use-answer.ts';
+import { courseEntries, courseFields, ITEM_KINDS, nodeFields } from '@itinerary/core';
+import type { FieldValue } from '@itinerary/core';
+import { fieldKey, valueWords } from '../src/setup/notice-words.ts';
 import enCommon from '../src/locales/en/common.ts';
 import enDesk from '../src/locales/en/desk.ts';
 import enLearner from '../src/locales/en/learner.ts';
@@ -143,6 +146,39 @@ describe('every sentence can be said', () => {
       typeof value === 'string' ? [`${base}${key}`] : keys(value, `${base}${key}.`),
     );
 
+  test.each(['en', 'es'] as const)('in %s every field has a name', (locale) => {
+    const kinds = ['section', ...ITEM_KINDS] as const;
+    const fields = [...courseFields(), ...courseEntries(), ...kinds.flatMap((kind) => nodeFields(kind))];
+    const named = messages[locale].setup.fields as Readonly<Record<string, string>>;
+    for (const field of fields) {
+      const key = fieldKey(field).replace('setup.fields.', '');
+      expect({ field, name: named[key] }).toEqual({ field, name: expect.any(String) });
+    }
+    expect(fieldKey('dates.pauses.spring')).toBe('setup.fields.dates_pauses');
+    expect(new Set(Object.keys(named))).toEqual(
+      new Set(fields.map((field) => fieldKey(field).replace('setup.fields.', ''))),
+    );
+  });
+
+  test('what a field holds is told in words', () => {
+    const t = (key: string): string => key.replace('setup.notices.', '');
+    const titleOf = (id: string): string | null => (id === 'quiz' ? 'Salt' : null);
+    const words = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
+    expect(words('text', 'a'.repeat(64))).toBe('aText');
+    expect(words('introduction', 'a'.repeat(64))).toBe('aText');
+    expect(words('text', null)).toBe('nothing');
+    expect(words('title', 'Mud')).toBe('Mud');
+    expect(words('minutes', 25)).toBe('25');
+    expect(words('shown', false)).toBe('no');
+    expect(words('tags', ['a', 'b'])).toBe('a, b');
+    expect(words('due', { kind: 'fixed', day: '2027-01-15', time: '09:00' })).toBe('2027-01-15 09:00');
+    expect(words('due', { kind: 'usual' })).toBe('other');
+    expect(words('dates.pauses.p', { name: 'Spring break', first: '2027-03-08' })).toBe('Spring break');
+    expect(words('dates.around', 'quiz')).toBe('Salt');
+    expect(words('dates.around', 'gone')).toBe('anItem');
+    expect(words('teaches', ['id'])).toBe('other');
+  });
+
   test.each(['en', 'es'] as const)('in %s, for none, one and many', (locale) => {
     const { t } = createI18n({
       legacy: false,
@@ -181,6 +217,8 @@ describe('every sentence can be said', () => {
       'first',
       'filled',
       'needed',
+      'least',
+      'most',
     ];
     const values = Object.fromEntries(names.map((name) => [name, `<${name}>`]));
     for (const key of all) {

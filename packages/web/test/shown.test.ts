@@ -105,9 +105,10 @@ describe('files that have come', () => {
   });
 
   test('have a size as people read it', () => {
-    expect([0, 999, 1500, 94_200, 200_000_000].map((bytes) => formatBytes(bytes, 'en'))).toEqual([
-      '0 byte',
-      '999 byte',
+    expect([0, 1, 999, 1500, 94_200, 200_000_000].map((bytes) => formatBytes(bytes, 'en'))).toEqual([
+      '0 bytes',
+      '1 byte',
+      '999 bytes',
       '1.5 kB',
       '94 kB',
       '200 MB',

@@ -6,6 +6,8 @@ export function formatBytes(bytes: number, locale: string): string {
   return new Intl.NumberFormat(locale === 'en' ? 'en-GB' : locale, {
     style: 'unit',
     unit: units[power] ?? 'byte',
+    // The short form of bytes is "byte", however many there are.
+    unitDisplay: power === 0 ? 'long' : 'short',
     maximumFractionDigits: value < 10 && power > 0 ? 1 : 0,
   }).format(value);
 }

@@ -1,34 +1,27 @@
 <script setup lang="ts">
 /** What somebody must be told about their own changes: refused, replaced, no longer to be taken back. */
 import { IconX } from '@tabler/icons-vue';
-import { findNode } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
 import type { Told } from '../stores/plan.ts';
 import IconButton from '../ui/IconButton.vue';
+import { useNodeTitle } from './node-title.ts';
+import { fieldKey, valueWords } from './notice-words.ts';
 
 const { t, te } = useI18n();
 const plan = usePlan();
 
-const fieldName = (field: string): string => {
-  const key = `setup.fields.${field.replaceAll('.', '_')}`;
-  return te(key) ? t(key) : field;
-};
+const titleOf = useNodeTitle();
+const fieldName = (field: string): string => t(fieldKey(field));
 
 function placeName(target: string): string {
   const { course } = plan;
   if (course === null || target === course.id) return t('setup.notices.theCourse');
-  const place = findNode(course, target);
-  return place?.node.title ?? t('learner.untitled');
+  return titleOf(target) ?? t('learner.untitled');
 }
 
-/** Long texts are hashes here, and nobody wants to read one. */
-const value = (field: string, said: FieldValue): string => {
-  if (field === 'text' || field === 'description') return t('setup.notices.aText');
-  if (said === null || said === '') return t('setup.notices.nothing');
-  return Array.isArray(said) ? said.join(', ') : String(said);
-};
+const value = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
 
 function sentence(one: Told): string {
   switch (one.kind) {

@@ -1,4 +1,5 @@
 import dates from './setup/dates.ts';
+import fields from './setup/fields.ts';
 import files from './setup/files.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
@@ -59,6 +60,10 @@ export default {
   notices: {
     theCourse: 'the course',
     aText: 'a text',
+    anItem: 'an item',
+    other: 'another setting',
+    yes: 'yes',
+    no: 'no',
     nothing: 'nothing',
     replaced: '{who} replaced your {field} of {place}: yours was “{yours}”, theirs is “{theirs}”.',
     changedSince:
@@ -84,26 +89,7 @@ export default {
     text_missing: 'A text did not arrive with its change. Write a letter into it and it is sent again.',
     unknown_choice: 'The institution does not have that choice any more.',
   },
-  fields: {
-    title: 'title',
-    code: 'code',
-    purpose: 'purpose',
-    state: 'state',
-    department: 'department',
-    term: 'term',
-    description: 'description',
-    tags: 'tags',
-    text: 'text',
-    address: 'address',
-    minutes: 'minutes',
-    shown: '“shown”',
-    outside: 'place in the calendar',
-    dates_format: 'format',
-    dates_firstDay: 'first day',
-    dates_weeks: 'number of weeks',
-    dates_zone: 'time zone',
-    dates_weekStart: 'first weekday',
-  },
+  fields,
   goLive: {
     title: 'Go live',
     stateTitle: 'State of the course',

@@ -1,4 +1,5 @@
 import dates from './setup/dates.ts';
+import fields from './setup/fields.ts';
 import files from './setup/files.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
@@ -59,6 +60,10 @@ export default {
   notices: {
     theCourse: 'el curso',
     aText: 'un texto',
+    anItem: 'un elemento',
+    other: 'otro ajuste',
+    yes: 'sí',
+    no: 'no',
     nothing: 'nada',
     replaced:
       '{who} ha sustituido tu cambio ({field}) en {place}: lo tuyo era «{yours}», lo suyo es «{theirs}».',
@@ -85,26 +90,7 @@ export default {
     text_missing: 'Un texto no llegó con su cambio. Escribe una letra en él y se enviará de nuevo.',
     unknown_choice: 'El centro ya no tiene esa opción.',
   },
-  fields: {
-    title: 'título',
-    code: 'código',
-    purpose: 'finalidad',
-    state: 'estado',
-    department: 'departamento',
-    term: 'periodo',
-    description: 'descripción',
-    tags: 'etiquetas',
-    text: 'texto',
-    address: 'dirección',
-    minutes: 'minutos',
-    shown: '«visible»',
-    outside: 'lugar en el calendario',
-    dates_format: 'formato',
-    dates_firstDay: 'primer día',
-    dates_weeks: 'número de semanas',
-    dates_zone: 'zona horaria',
-    dates_weekStart: 'primer día de la semana',
-  },
+  fields,
   goLive: {
     title: 'Poner en marcha',
     stateTitle: 'Estado del curso',

@@ -5,11 +5,11 @@ import type { Edit, HeldMeeting, Section, SectionPlan } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MeetingCell from './MeetingCell.vue';
 import UnitCell from './UnitCell.vue';
+import { plannedTitle } from '../node-title.ts';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -45,18 +45,15 @@ const days = (first: string, last: string): string => formatDays(first, last, lo
 const clockIn = (first: string, last: string): string | null =>
   clocks.value.find((at) => first <= at && at <= last) ?? null;
 
-function sectionRow({ section, span, number }: SectionPlan): Row {
+function sectionRow(row: SectionPlan): Row {
+  const { section, span, number } = row;
   const slot = span.kind === 'slot' ? span.slot : null;
   const own = span.kind === 'own' ? span.own : null;
   return {
     key: section.id,
     kind: 'section',
     number: number ?? '·',
-    title: sectionTitle(
-      { title: section.title, days: slot, meeting: slot?.meeting ?? null },
-      t,
-      locale.value,
-    ),
+    title: plannedTitle(row, t, locale.value),
     follows: section.title === null,
     days:
       slot !== null

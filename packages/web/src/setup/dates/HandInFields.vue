@@ -52,7 +52,7 @@ function setHandIn(change: Partial<Dates['handIn']>): void {
 <style scoped>
 .hand-in {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
   gap: 12px;
 }
 </style>

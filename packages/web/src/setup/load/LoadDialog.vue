@@ -4,9 +4,9 @@ import { sectionLoads, totalMinutes } from '@itinerary/core';
 import { computed, defineAsyncComponent } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatMinutes } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/DialogBox.vue';
+import { plannedTitle } from '../node-title.ts';
 
 /** The chart's library is large: it comes when it is looked at. */
 const LoadChart = defineAsyncComponent(() => import('./LoadChart.vue'));
@@ -21,12 +21,7 @@ const loads = computed(() => {
   const sections = new Map(planned.sections.map((section) => [section.id, section]));
   return sectionLoads(planned).map((load) => {
     const section = sections.get(load.id);
-    const slot = section?.span.kind === 'slot' ? section.span.slot : null;
-    const title = sectionTitle(
-      { title: section?.section.title ?? null, days: slot, meeting: slot?.meeting ?? null },
-      t,
-      locale.value,
-    );
+    const title = section === undefined ? '' : plannedTitle(section, t, locale.value);
     return { ...load, number: section?.number ?? '·', title };
   });
 });
@@ -42,7 +37,7 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
       {{ hours === null ? t('setup.load.noTarget') : t('setup.load.target', { hours }) }}
     </p>
     <LoadChart v-if="loads.length > 0" :loads="loads" class="chart" />
-    <h3>{{ t('setup.load.heavy', { count: heavy.length }, heavy.length) }}</h3>
+    <h3 v-if="hours !== null">{{ t('setup.load.heavy', { count: heavy.length }, heavy.length) }}</h3>
     <ul v-if="heavy.length > 0" class="heavy">
       <li v-for="load in heavy" :key="load.id">
         <span class="figures">{{ load.number }}</span> {{ load.title }}

@@ -7,11 +7,11 @@ import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
 import { VTextField } from 'vuetify/components/VTextField';
 import { formatDays } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/DialogBox.vue';
+import { plannedTitle } from '../node-title.ts';
 
 const props = defineProps<{ section: string | null }>();
 const isOpen = defineModel<boolean>({ required: true });
@@ -37,9 +37,9 @@ watch(isOpen, (open) => {
 });
 
 const sections = computed(() =>
-  (plan.planned?.sections ?? []).map(({ id, section, span, number }) => ({
-    value: id,
-    title: `${number ?? '·'} ${sectionTitle({ title: section.title, days: span.kind === 'slot' ? span.slot : null }, t, locale.value)}`,
+  (plan.planned?.sections ?? []).map((section) => ({
+    value: section.id,
+    title: `${section.number ?? '·'} ${plannedTitle(section, t, locale.value)}`,
   })),
 );
 /** The original's number in the row of sections, so that {n} goes on from it. */
@@ -61,16 +61,13 @@ const preview = computed(() => {
   const made = new Set(edits.value.flatMap((edit) => (edit.kind === 'insert' ? [edit.node.id] : [])));
   return planCourse(applied.course)
     .sections.filter(({ id }) => made.has(id))
-    .map(({ id, section, span, number }) => {
+    .map((section) => {
+      const { id, span, number } = section;
       const slot = span.kind === 'slot' ? span.slot : null;
       return {
         id,
         number: number ?? '·',
-        title: sectionTitle(
-          { title: section.title, days: slot, meeting: slot?.meeting ?? null },
-          t,
-          locale.value,
-        ),
+        title: plannedTitle(section, t, locale.value),
         days:
           slot !== null
             ? formatDays(slot.first, slot.last, locale.value, session.today)

@@ -3,10 +3,10 @@
 import { isHolder, livingSections, numberOf, subtree } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { sectionTitle } from '../../learner/titles.ts';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/DialogBox.vue';
 import type { Seat } from './moves.ts';
+import { useNodeTitle } from '../node-title.ts';
 
 const props = defineProps<{
   /** Of the lines that move; null: nobody asks. */
@@ -14,7 +14,7 @@ const props = defineProps<{
   areSections: boolean;
 }>();
 const emit = defineEmits<{ move: [seat: Seat]; close: [] }>();
-const { t, locale } = useI18n();
+const { t } = useI18n();
 const plan = usePlan();
 const chosen = ref('');
 const isOpen = computed({
@@ -30,23 +30,21 @@ interface Goal {
   readonly seat: Seat;
 }
 
+const titleOf = useNodeTitle();
 const goals = computed<readonly Goal[]>(() => {
   const course = plan.course!;
   const moving = new Set(props.ids ?? []);
-  const titled = (id: string, title: string | null, depth = 0): string => {
-    const span = plan.planned?.sections.find((section) => section.id === id)?.span;
-    const days = span?.kind === 'slot' ? span.slot : null;
+  const titled = (id: string, depth = 0): string => {
     const number = plan.planned === null ? null : numberOf(plan.planned, id);
-    const words = title ?? sectionTitle({ title: null, days }, t, locale.value);
-    return `${'\u2003'.repeat(depth)}${number ?? '·'} ${words}`;
+    return `${'\u2003'.repeat(depth)}${number ?? '·'} ${titleOf(id) ?? ''}`;
   };
   if (props.areSections) {
     const rest = livingSections(course).filter(({ id }) => !moving.has(id));
     return [
       { id: 'first', title: t('setup.outline.toFirst'), seat: { parent: course.id, after: null } },
-      ...rest.map(({ id, title }) => ({
+      ...rest.map(({ id }) => ({
         id,
-        title: t('setup.outline.toAfter', { title: titled(id, title) }),
+        title: t('setup.outline.toAfter', { title: titled(id) }),
         seat: { parent: course.id, after: id },
       })),
     ];
@@ -57,7 +55,7 @@ const goals = computed<readonly Goal[]>(() => {
       .filter(({ id, removed }) => !removed && !moving.has(id))
       .map((holder): Goal => ({
         id: holder.id,
-        title: titled(holder.id, holder.title, holder.kind === 'folder' ? 1 : 0),
+        title: titled(holder.id, holder.kind === 'folder' ? 1 : 0),
         seat: {
           parent: holder.id,
           after: holder.items.filter(({ id, removed }) => !removed && !moving.has(id)).at(-1)?.id ?? null,

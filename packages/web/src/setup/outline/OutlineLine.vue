@@ -327,6 +327,11 @@ const has = (column: Column): boolean => props.columns.includes(column);
   border-right: 1px solid var(--rule);
 }
 
+/* What lies over the end of the title leaves the field its own edge while one types. */
+.line:focus-within .title:has(.more) {
+  padding-inline-end: 66px;
+}
+
 .sign {
   flex: none;
   color: var(--ink-soft);

@@ -19,6 +19,7 @@ import { fold } from '../../desk/filter.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FindField from '../../ui/FindField.vue';
 import { useActs } from '../acts.ts';
+import { useNodeTitle } from '../node-title.ts';
 import { relinkCopies } from '../text/copied-links.ts';
 import LoadDialog from '../load/LoadDialog.vue';
 import StopHead from '../StopHead.vue';
@@ -93,6 +94,9 @@ const { isItemOpen } = useActs();
 watch(openedNode, (now) => (isItemOpen.value = now !== null));
 onBeforeUnmount(() => (isItemOpen.value = false));
 
+const titleOf = useNodeTitle();
+const nameOf = (id: string): string => titleOf(id) ?? t('learner.untitled');
+
 async function focus(id: string, cell?: string): Promise<void> {
   await nextTick();
   await table.value?.focus(id, cell);
@@ -143,8 +147,9 @@ function move(seat: Seat): void {
 
 async function remove(row: Node): Promise<void> {
   const at = order.value.indexOf(row.id);
+  const title = nameOf(row.id);
   if (!plan.change([{ kind: 'remove', target: row.id }])) return;
-  plan.tell({ kind: 'removed', title: row.title ?? t('learner.untitled') });
+  plan.tell({ kind: 'removed', title });
   const next = order.value[Math.min(at, order.value.length - 1)];
   if (next !== undefined) await focus(next);
 }
@@ -160,7 +165,7 @@ function ask(ids: readonly string[], field: MomentAsk['field'], title: string): 
 
 function askFor(row: Node, field: MomentAsk['field']): void {
   const ids = group(row.id).filter((id) => field in (findNode(course.value, id)?.node ?? {}));
-  ask(ids.length > 0 ? ids : [row.id], field, row.title ?? t('learner.untitled'));
+  ask(ids.length > 0 ? ids : [row.id], field, nameOf(row.id));
 }
 
 function setMoments(edits: readonly Edit[]): void {
@@ -245,7 +250,12 @@ watch(() => [route.query['at'], route.hash], showPlace);
       <FindField
         v-model="find"
         :label="t('setup.outline.findLabel')"
-        :placeholder="t('setup.outline.find', { sections: sections.length, items: itemCount })"
+        :placeholder="
+          t('setup.outline.find', {
+            sections: t('setup.outline.countSections', { count: sections.length }, sections.length),
+            items: t('setup.outline.countItems', { count: itemCount }, itemCount),
+          })
+        "
       />
       <select v-model="only" class="only" :aria-label="t('setup.outline.only')">
         <option value="all">{{ t('setup.outline.onlyAll') }}</option>
@@ -326,7 +336,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
         :key="openedNode.id"
         :node="openedNode"
         :readonly="isReadonly"
-        @moment="(field) => ask([openedNode!.id], field, openedNode!.title ?? t('learner.untitled'))"
+        @moment="(field) => ask([openedNode!.id], field, nameOf(openedNode!.id))"
         @close="opened = null"
       />
     </div>

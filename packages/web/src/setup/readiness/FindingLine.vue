@@ -1,16 +1,15 @@
 <script setup lang="ts">
 /** One finding: what, why, where, and the press that cures it. */
-import { findNode } from '@itinerary/core';
 import type { Finding } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDay, weekdayName } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FindingSign from '../../ui/FindingSign.vue';
 import { useActs } from '../acts.ts';
+import { useNodeTitle } from '../node-title.ts';
 
 const props = defineProps<{
   finding: Finding;
@@ -47,20 +46,11 @@ const text = (part: 'what' | 'why' | 'cure'): string =>
   t(`setup.rules.${sentences.value}.${part}`, { ...values.value }, { plural: count.value });
 
 const MOST_PLACES = 6;
+const titleOf = useNodeTitle();
 const places = computed(() => {
-  const { course } = plan;
-  if (course === null) return [];
-  const spans = new Map(plan.planned?.sections.map(({ id, span }) => [id, span]));
   return props.finding.targets.slice(0, MOST_PLACES).flatMap((id) => {
-    const place = findNode(course, id);
-    if (place === null) return [];
-    const span = spans.get(id);
-    const days = span?.kind === 'slot' ? { first: span.slot.first } : null;
-    const title =
-      place.node.kind === 'section'
-        ? sectionTitle({ title: place.node.title, days }, t, locale.value)
-        : place.node.title;
-    return [{ id, title }];
+    const title = titleOf(id);
+    return title === null ? [] : [{ id, title }];
   });
 });
 const more = computed(() => props.finding.targets.length - places.value.length);

@@ -52,9 +52,9 @@ function set(): void {
     <!-- Set by KaTeX from TeX, without trust. -->
     <!-- eslint-disable-next-line vue/no-v-html -->
     <output v-if="tex.trim() !== ''" :for="id" class="rich-text set" v-html="html" />
-    <label class="check"
-      ><input v-model="isBlock" type="checkbox" /> {{ t('setup.text.formulaBlock') }}</label
-    >
+    <CheckField :checked="isBlock" :disabled="false" @toggle="isBlock = $event">
+      {{ t('setup.text.formulaBlock') }}
+    </CheckField>
     <div class="acts">
       <button class="button small main" type="submit" :disabled="tex.trim() === ''">
         {{ t(current === null ? 'setup.text.insertFormula' : 'setup.text.changeFormula') }}
