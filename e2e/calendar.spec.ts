@@ -48,12 +48,7 @@ test('fifteen weeks with a spring pause, moved by a week, turned into units, a u
     await page.getByLabel('Title of section 1', { exact: true }).fill('The slip');
     await page.getByRole('button', { name: 'Add: Assignment' }).click();
     await page.getByLabel('Title of item 1.1').fill('A walk, drawn');
-    await page
-      .getByRole('button', { name: /^When A walk, drawn is due/ })
-      .first()
-      .or(page.getByRole('button', { name: /^Due/ }))
-      .first()
-      .click();
+    await page.getByRole('button', { name: /^Due/ }).click();
     const when = page.getByRole('dialog', { name: 'When A walk, drawn is due' });
     await when.getByLabel('On a weekday of its section').check();
     await expect(when.getByText('That is Sun 17 Jan 23:59')).toBeVisible();
@@ -117,10 +112,9 @@ test('fifteen weeks with a spring pause, moved by a week, turned into units, a u
     for (let section = 15; section > 1; section -= 1) {
       await page.getByLabel(`Title of section ${section}`, { exact: true }).focus();
       await page
-        .getByRole('row', { name: new RegExp(`Title of section ${section}`) })
-        .or(page.locator(`[data-row]:focus-within`))
+        .getByRole('row')
+        .filter({ has: page.locator(':focus') })
         .getByRole('button', { name: /^Remove/ })
-        .first()
         .click();
     }
     await page.getByRole('button', { name: 'Copy unit' }).click();
@@ -148,11 +142,11 @@ test('a length that does not fit its term is said, and each way computes the oth
   await page.getByRole('radio', { name: /As Spring 2027/ }).check();
   await expect(page.getByRole('definition').filter({ hasText: 'Sun 2 May' })).toBeVisible();
   await page.getByRole('radio', { name: /Until a day/ }).check();
-  await page.getByLabel('Last day', { exact: true }).fill('2027-02-01');
+  await page.getByLabel('Last day', { exact: true }).fill('2027-03-10');
   await page.getByRole('button', { name: 'See what moves' }).click();
   await expect(page.getByRole('dialog').getByText('loses its date').first()).toBeVisible();
   await page.getByRole('dialog').getByRole('button', { name: 'Leave it as it is' }).click();
-  await expect(page.getByLabel('Last day', { exact: true })).not.toHaveValue('2027-02-01');
+  await expect(page.getByLabel('Last day', { exact: true })).not.toHaveValue('2027-03-10');
   await allSaved(page);
 });
 

@@ -58,6 +58,23 @@ describe('pieces', () => {
     ]);
   });
 
+  test('are found within links, ours and others', () => {
+    const formula = '<span data-formula="x"></span>';
+    const html = `<a href="https://example.org">see ${formula}</a> <a data-item="q">or ${formula}</a>`;
+    expect(piecesOf(html).map(({ kind }) => kind)).toEqual(['formula', 'formula', 'item']);
+    const item = (): ReturnType<Filling['item']> => ({ number: null, title: 'Q', href: '/q' });
+    expect(fillText(html, filling({ item }))).toBe(
+      '<a href="https://example.org">see [x]</a> <a href="/q" data-item="q">or [x]</a>',
+    );
+    expect(fillText(html, filling())).toBe('<a href="https://example.org">see [x]</a> or [x]');
+  });
+
+  test('a very long text is looked through once', () => {
+    const long = `<p>${'words '.repeat(30_000)}</p><a data-item="q">${'more '.repeat(3000)}</a>`;
+    expect(piecesOf(long)).toHaveLength(1);
+    expect(piecesOf('<a data-item="q">'.repeat(2000))).toEqual([]);
+  });
+
   test.each([
     '<p>only words</p>',
     '<a href="https://example.org">out</a>',

@@ -1,6 +1,7 @@
 /** `export` and `import`, as the command line runs them. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -78,6 +79,18 @@ describe('import', () => {
       ...original,
       course: { ...original.course, id: '', code: '' },
     });
+  });
+
+  test('reads a text as earlier releases wrote it', async () => {
+    const original = await exported(LIVE);
+    const old = '<p>High<br />water</p>';
+    const hash = createHash('sha256').update(old).digest('hex');
+    const course = { ...original.course, code: 'OLD-1', description: hash };
+    expect(
+      (await tool('import', file({ ...original, course, texts: { ...original.texts, [hash]: old } }))).code,
+    ).toBe(0);
+    const again = await exported('OLD-1');
+    expect(again.texts[again.course.description ?? '']).toBe('<p>High<br>water</p>');
   });
 
   test('says which uploaded files are not here, and keeps their items', async () => {

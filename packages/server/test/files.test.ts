@@ -127,7 +127,7 @@ describe('on the server', () => {
   test('a picture in a text reaches whoever gets the text, and a text cannot name one that never came', async () => {
     const { hash } = (await upload(LIVE, 'mud.png', PNG).expect(201)).body as UploadAnswer;
     const course = await planOf(LIVE);
-    const html = `<p>Low water</p><img data-picture="${hash}" alt="Mud" />`;
+    const html = `<p>Low water</p><img data-picture="${hash}" alt="Mud">`;
     const written = async (code: string, target: string, field: string, text: string): Promise<unknown> => {
       const edits = [{ kind: 'set', target, field, value: hashText(text), was: null }];
       const body = { since: 0, changes: [{ id: randomUUID(), edits }], texts: { [hashText(text)]: text } };

@@ -73,7 +73,8 @@ beforeEach(async () => {
         );
   useSession().me = {
     person: null,
-    clock: { now: '2027-02-16T09:42:00Z', stands: true },
+    now: '2027-02-16T09:42:00Z',
+    clockStands: true,
     institution: { largestUpload: LIMIT_MB, terms: [], departments: [], holidays: [] },
   } as unknown as NonNullable<ReturnType<typeof useSession>['me']>;
   await usePlan().open('course');

@@ -43,7 +43,7 @@ const PIECES = new RegExp(
     String.raw`<img${ATTRIBUTES}\s*/?>`,
     String.raw`<(span|div)((?:\s+[a-z][a-z-]*(?:="[^"]*")?)*)></\2>`,
     // Links do not hold links, so that the next end is this one's.
-    String.raw`<a${ATTRIBUTES}>((?:(?!</a>)[\s\S])*)</a>`,
+    String.raw`<a${ATTRIBUTES}>([\s\S]*?)</a>`,
   ].join('|'),
   'g',
 );
@@ -68,37 +68,50 @@ function attributes(source: string): ReadonlyMap<string, string> {
   );
 }
 
-function pieceOf(match: readonly (string | undefined)[]): Piece | null {
-  const [, picture, holder, formula, link, words] = match;
-  if (picture !== undefined) {
-    const at = attributes(picture);
-    const hash = at.get('data-picture');
-    if (hash === undefined) return null;
-    return {
-      kind: 'picture',
-      hash,
-      alt: at.get('alt') ?? null,
-      author: at.get('data-author') || null,
-      licence: at.get('data-licence') || null,
-    };
-  }
-  if (formula !== undefined) {
-    const tex = attributes(formula).get('data-formula');
-    return tex === undefined ? null : { kind: 'formula', tex, isBlock: holder === 'div' };
-  }
-  const id = attributes(link ?? '').get('data-item');
-  return id === undefined ? null : { kind: 'item', id, words: words ?? '' };
+function pictureOf(source: string): PicturePiece | null {
+  const at = attributes(source);
+  const hash = at.get('data-picture');
+  if (hash === undefined) return null;
+  return {
+    kind: 'picture',
+    hash,
+    alt: at.get('alt') ?? null,
+    author: at.get('data-author') || null,
+    licence: at.get('data-licence') || null,
+  };
 }
 
-/** Every piece with another HTML in its place; null leaves it as it is. */
-export function replacePieces(html: string, replace: (piece: Piece) => string | null): string {
-  return html.replace(PIECES, (...match: (string | undefined)[]) => {
-    const piece = pieceOf(match);
-    return (piece === null ? null : replace(piece)) ?? (match[0] as string);
+function formulaOf(holder: string, source: string): FormulaPiece | null {
+  const tex = attributes(source).get('data-formula');
+  return tex === undefined ? null : { kind: 'formula', tex, isBlock: holder === 'div' };
+}
+
+type Replace = (piece: Piece) => string | null;
+
+/** What a link holds is looked at as well: words may lead somewhere and have a formula in them. */
+function replaceLink(source: string, held: string, replace: Replace): string {
+  const words = replacePieces(held, replace);
+  const id = attributes(source).get('data-item');
+  const made = id === undefined ? null : replace({ kind: 'item', id, words });
+  return made ?? `<a${source}>${words}</a>`;
+}
+
+/** Every piece with another HTML in its place; null leaves it as it is. What a link holds comes before the link. */
+export function replacePieces(html: string, replace: Replace): string {
+  return html.replace(PIECES, (whole: string, ...found: (string | undefined)[]) => {
+    const [picture, holder, formula, link, words] = found;
+    if (link !== undefined) return replaceLink(link, words ?? '', replace);
+    const piece = picture !== undefined ? pictureOf(picture) : formulaOf(holder ?? '', formula ?? '');
+    return (piece === null ? null : replace(piece)) ?? whole;
   });
 }
 
-/** In reading order. */
+/** In reading order, what a link holds before the link. */
 export function piecesOf(html: string): readonly Piece[] {
-  return [...html.matchAll(PIECES)].flatMap((match) => pieceOf(match) ?? []);
+  const found: Piece[] = [];
+  replacePieces(html, (piece) => {
+    found.push(piece);
+    return null;
+  });
+  return found;
 }

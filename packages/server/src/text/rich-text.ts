@@ -113,7 +113,7 @@ const ALLOWED: sanitizeHtml.IOptions = {
 };
 
 /** `<br>`, not `<br />`: then most texts come out as the editor wrote them, and keep their hash. */
-function asBrowsersWrite(html: string): string {
+export function asBrowsersWrite(html: string): string {
   return html.replace(/<(br|hr|img)((?: [a-z-]+="[^"]*")*) \/>/g, '<$1$2>').replaceAll('\u00a0', '&nbsp;');
 }
 

@@ -12,9 +12,10 @@ import type { EntityManager } from '../db/orm.ts';
 import { connect, migrate } from '../db/orm.ts';
 import { fileKind } from '../files/file-kind.ts';
 import { diskStore, headOf } from '../files/file-store.ts';
-import { hashText, sanitiseText } from '../text/rich-text.ts';
+import { asBrowsersWrite, hashText, sanitiseText } from '../text/rich-text.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { isKnownChoice } from '../usecases/create-course.ts';
+import { renameIn } from '../usecases/new-texts.ts';
 import { storeCourse } from '../usecases/store-course.ts';
 
 class Sentence extends Error {}
@@ -35,18 +36,37 @@ async function exportCourse(em: EntityManager, code: string): Promise<string> {
   return JSON.stringify(file, null, 2);
 }
 
-/** Texts come from outside, so they are checked against their hashes and sanitised like any other. */
-function admit(file: CourseFile): Readonly<Record<string, string>> {
+/**
+ * Texts come from outside, so they are checked against their hashes and sanitised like any other. Files of
+ * earlier releases wrote `<br />`, so that a text may be kept under another hash than it has in the file.
+ */
+function admit(file: CourseFile): Pick<CourseFile, 'course' | 'texts'> {
+  const renamed = new Map<string, string>();
+  const texts: Record<string, string> = {};
   for (const [hash, html] of Object.entries(file.texts)) {
     if (hashText(html) !== hash)
       throw new Sentence(`At texts.${hash} stands a text whose SHA-256 is ${hashText(html)}`);
-    if (sanitiseText(html) !== html) {
+    const clean = sanitiseText(html);
+    if (clean !== asBrowsersWrite(html)) {
       throw new Sentence(
         `At texts.${hash} stands HTML that Itinerary does not keep; see docs/formats.md for what it does`,
       );
     }
+    renamed.set(hash, hashText(clean));
+    texts[hashText(clean)] = clean;
   }
-  return file.texts;
+  const rename = (hash: string): string => renamed.get(hash) ?? hash;
+  const own = (hash: string | null): string | null => (hash === null ? null : rename(hash));
+  const { course } = file;
+  return {
+    course: {
+      ...course,
+      description: own(course.description),
+      introduction: own(course.introduction),
+      sections: course.sections.map((section) => renameIn(section, rename)),
+    },
+    texts,
+  };
 }
 
 interface FilesHere {
@@ -104,13 +124,12 @@ async function importCourse(em: EntityManager, path: string): Promise<string> {
     );
     throw new Sentence(sentences.join('\n'));
   }
-  const texts = admit(parsed.value);
+  const { course, texts } = admit(parsed.value);
   const [institution] = await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 });
   const staff =
     institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
   if (!institution || !staff)
     throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
-  const { course } = parsed.value;
   const code = await checkCode(em, institution.id, course.code);
   if (!code.free) {
     throw new Sentence(

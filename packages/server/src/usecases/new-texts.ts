@@ -41,7 +41,8 @@ export function renameTexts(edits: readonly Edit[], renamed: ReadonlyMap<string,
   });
 }
 
-function renameIn<T extends CourseNode>(node: T, rename: (hash: string) => string): T {
+/** The same node with its texts, and those of what it holds, under other hashes. */
+export function renameIn<T extends CourseNode>(node: T, rename: (hash: string) => string): T {
   if (isHolder(node)) return { ...node, items: node.items.map((item) => renameIn(item, rename)) };
   return 'text' in node && node.text !== null ? { ...node, text: rename(node.text) } : node;
 }

@@ -87,8 +87,8 @@ async function decide(
   if (!applied.ok) return applied.refusal;
   const refusal =
     (await checkChoices(em, author.person.institutionId, courseId, change)) ??
-    (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkFiles(em, courseId, change, applied.course, loaded.course, texts)) ??
+    (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
   const seq = loaded.row.seq + 1;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A day: typed or picked, and written out below, since browsers differ in the order of day and month. */
 import { isRealDay } from '@itinerary/core';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { formatDay } from '../app/dates.ts';
@@ -13,6 +13,8 @@ const props = defineProps<{
   readonly?: boolean;
   /** What is wrong with the day that stands there. */
   wrong?: string | null;
+  /** What would be wrong with a day that is typed: such a day is not reported. */
+  check?: (day: string) => string | null;
   /** Reported when the field is left or Enter is pressed, rather than with every key. */
   settles?: boolean;
 }>();
@@ -26,8 +28,17 @@ watch(
 /** A year is typed digit by digit: what is not yet one is nobody's day. */
 const isDay = (value: string): boolean => value === '' || (isRealDay(value) && value > '1990');
 
+/** What is to be said of what stands in the field. */
+const sentence = computed(() => {
+  if (!isDay(typed.value)) return t('common.dayWrong');
+  const here = typed.value === (props.day ?? '') ? null : (props.check?.(typed.value) ?? null);
+  return here ?? props.wrong ?? null;
+});
+const mayReport = (): boolean =>
+  isDay(typed.value) && (typed.value === '' || (props.check?.(typed.value) ?? null) === null);
+
 function report(): void {
-  if (!isDay(typed.value)) return;
+  if (!mayReport()) return;
   const next = typed.value === '' ? null : typed.value;
   if (next !== props.day) emit('day', next);
 }
@@ -38,7 +49,7 @@ function type(value: string): void {
 }
 
 function left(): void {
-  if (!isDay(typed.value)) typed.value = props.day ?? '';
+  if (!mayReport()) typed.value = props.day ?? '';
   report();
 }
 
@@ -56,13 +67,13 @@ defineExpose({ reset: () => (typed.value = props.day ?? '') });
       :readonly="readonly ?? false"
       :hint="isDay(typed) && typed !== '' ? formatDay(typed, locale, { today: '0000' }) : ''"
       persistent-hint
-      :error-messages="isDay(typed) ? (wrong ? [wrong] : []) : [t('common.dayWrong')]"
+      :error-messages="sentence === null ? [] : [sentence]"
       @update:model-value="type(String($event ?? ''))"
       @blur="left"
       @keydown.enter="left"
     />
     <button
-      v-if="settles && isDay(typed) && typed !== (day ?? '')"
+      v-if="settles && mayReport() && typed !== (day ?? '')"
       class="button small"
       type="button"
       @click="left"

@@ -70,6 +70,8 @@ export default {
     list: 'This list',
   },
   problems: {
+    picture_late:
+      'A picture has come, and the text that it was for is closed. Open that and put it in again.',
     bad_input: 'Something in what was sent is not as expected.',
     not_signed_in: 'You are no longer signed in. Sign in again to go on.',
     wrong_name_or_password: 'No account has this address and password.',

@@ -70,6 +70,7 @@ export default {
     list: 'Esta lista',
   },
   problems: {
+    picture_late: 'Ha llegado una imagen, y el texto al que iba está cerrado. Ábrelo y vuelve a ponerla.',
     bad_input: 'Algo de lo enviado no es como se esperaba.',
     not_signed_in: 'La sesión ha terminado. Vuelve a entrar para seguir.',
     wrong_name_or_password: 'Ninguna cuenta tiene ese correo y esa contraseña.',

@@ -64,11 +64,13 @@ function setLastDay(value: string | null): void {
   emit('propose', [edit('lastDay', value)], () => lastDayField.value?.reset());
 }
 
+const isReversed = (last: string): string | null => {
+  const { firstDay } = dates.value;
+  return firstDay !== null && last < firstDay ? t('setup.dates.reversed', { first: day(firstDay) }) : null;
+};
 const reversed = computed(() => {
-  const { firstDay, lastDay, ends } = dates.value;
-  return ends !== 'weeks' && firstDay !== null && lastDay !== null && lastDay < firstDay
-    ? t('setup.dates.reversed', { first: day(firstDay) })
-    : null;
+  const { lastDay, ends } = dates.value;
+  return ends === 'weeks' || lastDay === null ? null : isReversed(lastDay);
 });
 
 const ways = computed(() => {
@@ -151,6 +153,7 @@ const over = computed(() => {
       :label="t('setup.dates.lastDayField')"
       :readonly="readonly"
       :wrong="reversed"
+      :check="isReversed"
       :settles="settles"
       @day="setLastDay"
     />

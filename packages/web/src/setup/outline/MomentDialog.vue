@@ -84,7 +84,7 @@ function save(): void {
 <template>
   <DialogBox
     v-model="isOpen"
-    :title="ask ? t(`setup.moment.titles.${ask.field}`, { title: ask.title }) : ''"
+    :title="ask ? t(`setup.moment.titles.${ask.field}`, { title: ask.title }, ask.ids.length) : ''"
     :width="620"
   >
     <MomentForm v-if="ask" v-model="draft" :field="ask.field" :id="ask.ids[0] ?? ''" />

@@ -286,7 +286,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
       :count="chosenIds.length"
       :may-be-due="dueIds.length > 0"
       @shown="showAll"
-      @due="ask(dueIds, 'due', t('setup.outline.selected', { count: dueIds.length }, dueIds.length))"
+      @due="ask(dueIds, 'due', t('setup.outline.lines', { count: dueIds.length }, dueIds.length))"
       @move="moving = movable(course, chosenIds, chosenIds[0] ?? '')"
       @duplicate="duplicateAll"
       @remove="removeAll"

@@ -44,7 +44,7 @@ export function useSelectedActs(selection: Selection, order: ComputedRef<readonl
     removeAll: () => {
       const ids = chosenIds.value;
       const edits = ids.map((target): Edit => ({ kind: 'remove', target }));
-      const title = t('setup.outline.selected', { count: ids.length }, ids.length);
+      const title = t('setup.outline.lines', { count: ids.length }, ids.length);
       if (plan.change(edits)) plan.tell({ kind: 'removed', title });
       selection.clear();
     },

@@ -6,6 +6,7 @@ import { NodeSelection } from '@tiptap/pm/state';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
 import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import PictureWords from '../files/PictureWords.vue';
 import { EXTENSIONS } from './pieces/extensions.ts';
@@ -21,6 +22,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ write: [html: string | null] }>();
 const { t } = useI18n();
+const plan = usePlan();
 const uploads = useUploads();
 
 const labelId = useId();
@@ -51,7 +53,12 @@ const editor = useEditor({
       'aria-labelledby': labelId,
     },
     handlePaste: (_view, event) => takePictures(event.clipboardData?.files),
-    handleDrop: (_view, event, _slice, isMoved) => !isMoved && takePictures(event.dataTransfer?.files, event),
+    handleDrop: (view, event, _slice, isMoved) => {
+      if (isMoved || !takePictures(event.dataTransfer?.files, event)) return false;
+      const at = view.posAtCoords({ left: event.clientX, top: event.clientY });
+      if (at !== null) editor.value?.commands.setTextSelection(at.pos);
+      return true;
+    },
   },
   onUpdate: ({ editor: now }) => {
     const html = now.isEmpty ? null : now.getHTML();
@@ -91,7 +98,10 @@ function arrived({ hash, name, type }: UploadAnswer): void {
   notPicture.value = isPictureType(type) ? null : name;
   if (notPicture.value !== null) return;
   const now = editor.value;
-  if (now === undefined) return;
+  if (now === undefined || now.isDestroyed) {
+    plan.tell({ kind: 'problem', code: 'picture_late' });
+    return;
+  }
   now.chain().focus().insertContent({ type: 'picture', attrs: { hash } }).run();
   // What it shows is asked for at once: the picture is chosen, and the fields for it are there.
   const at = now.state.selection.from;

@@ -1,5 +1,9 @@
 export default {
-  titles: { due: 'When {title} is due', held: 'When {title} is held', opens: 'When {title} opens' },
+  titles: {
+    due: 'When {title} is due | When {title} are due',
+    held: 'When {title} is held | When {title} are held',
+    opens: 'When {title} opens | When {title} open',
+  },
   way: 'Measured from what',
   none: {
     due: 'No due moment',

@@ -89,6 +89,7 @@ export default {
   teaches: 'Teaches the outcomes',
   assesses: 'Assesses the outcomes',
   selection: 'With the selected lines',
+  lines: 'nothing | one line | {count} lines',
   selected: 'Nothing selected | One line selected | {count} lines selected',
   show: 'Show',
   hide: 'Hide',

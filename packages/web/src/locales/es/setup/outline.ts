@@ -89,6 +89,7 @@ export default {
   teaches: 'Enseña los resultados',
   assesses: 'Evalúa los resultados',
   selection: 'Con las líneas seleccionadas',
+  lines: 'nada | una línea | {count} líneas',
   selected: 'Nada seleccionado | Una línea seleccionada | {count} líneas seleccionadas',
   show: 'Mostrar',
   hide: 'No mostrar',

@@ -46,6 +46,7 @@ function full(text: string): string {
 }
 
 function link(): void {
+  if (way.value === 'item') return;
   const text = typed.value.trim();
   isWrong.value = !addressSchema.safeParse(full(text)).success;
   if (!isWrong.value) emit('address', full(text), text);
