@@ -96,6 +96,7 @@ test('nothing is wider than a phone', async ({ page }) => {
     .getByRole('link', { name: /EFM-210-SPR27/ })
     .first()
     .click();
+  await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
   await fits();
   await signOut(page);
   await comeInAs(page, INES);

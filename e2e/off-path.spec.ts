@@ -13,7 +13,7 @@ test('numbers and days that cannot be right are said at their field, and what st
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-1');
+  const { id } = await ownCourse(page, 'ASIDE-1');
   await page.goto(`/setup/${id}/dates`);
   const weeks = page.getByLabel('Teaching weeks');
 
@@ -42,7 +42,7 @@ test('a pause needs a name, an order, and something left to teach; Escape leaves
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-2');
+  const { id } = await ownCourse(page, 'ASIDE-2');
   await page.goto(`/setup/${id}/dates`);
   await page.getByRole('button', { name: 'Add a pause' }).click();
   await page.getByLabel('First day without teaching').fill('2027-03-12');
@@ -63,10 +63,10 @@ test('requests that no screen would send are refused whole, by place, value and 
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-3');
+  const { id } = await ownCourse(page, 'ASIDE-3');
   const send = async (field: string, value: unknown): Promise<unknown> => {
     const edits = [
-      { kind: 'set', target: id, field: 'title', value: 'Half of it', was: 'Course OFF-3' },
+      { kind: 'set', target: id, field: 'title', value: 'Half of it', was: 'Course ASIDE-3' },
       { kind: 'set', target: id, field, value, was: null },
     ];
     const changes = [{ id: `wrong-${field.replace('.', '-')}`, edits }];
@@ -83,14 +83,14 @@ test('requests that no screen would send are refused whole, by place, value and 
   expect(await send('dates.firstDay', '2027-02-31')).toMatchObject({ code: 'bad_value' });
   expect(await send('largestUpload', 0)).toMatchObject({ code: 'bad_value' });
   await page.goto(`/setup/${id}/about`);
-  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Course OFF-3');
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Course ASIDE-3');
 });
 
 test('a text written while the line is down is not lost, nor is the picture that waits for it', async ({
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-4');
+  const { id } = await ownCourse(page, 'ASIDE-4');
   await page.goto(`/setup/${id}/outline?at=page-1`);
   const text = page.getByRole('textbox', { name: 'Text' });
   await text.click();
@@ -112,7 +112,7 @@ test('a text written while the line is down is not lost, nor is the picture that
 
 test('on a phone what an item holds lies over the outline, and closes', async ({ page }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-5');
+  const { id } = await ownCourse(page, 'ASIDE-5');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('button', { name: 'Edit what Page 1 holds' }).click();
@@ -131,7 +131,7 @@ test('an outline of nothing says what belongs there; what is selected there goes
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'OFF-6');
+  const { id } = await ownCourse(page, 'ASIDE-6');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('checkbox', { name: 'Select Week of 1 March' }).focus();
   await page.keyboard.press('Control+a');

@@ -1,8 +1,8 @@
 export default {
   titles: {
-    due: 'Cuándo se entrega {title}',
-    held: 'Cuándo se celebra {title}',
-    opens: 'Cuándo se abre {title}',
+    due: 'Cuándo se entrega {title} | Cuándo se entregan {title}',
+    held: 'Cuándo se celebra {title} | Cuándo se celebran {title}',
+    opens: 'Cuándo se abre {title} | Cuándo se abren {title}',
   },
   way: 'Medido desde qué',
   none: {
