@@ -42,7 +42,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         .getByRole('link')
         .first()
         .click();
-      for (const stop of ['About', 'Dates & format', 'Outline', 'Readiness']) {
+      for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Readiness']) {
         await page
           .getByRole('navigation', { name: 'The route through setup' })
           .getByRole('link', { name: stop })

@@ -45,6 +45,10 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('button', { name: 'Edit what Your own tide table holds' }).click();
     await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('Take the readings');
     await picture(page, 'setup-outline');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await stop('Access').click();
+    await expect(page.getByRole('row', { name: /^The first minute/ })).toContainText('of 49 items');
+    await picture(page, 'setup-access');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
 

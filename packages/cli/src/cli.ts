@@ -1,7 +1,9 @@
 /** The course file on the command line: what needs no database. */
 import { courseFileJsonSchema } from '@itinerary/core';
 import { planAsText, planOf } from './plan-file.ts';
+import { accessAsText, accessOf } from './access-file.ts';
 import { readCourseFile } from './read-course-file.ts';
+import { readWords } from './words.ts';
 
 const USAGE = `npm run -s course -- COMMAND
   export CODE             writes a course as one JSON file to standard output
@@ -9,35 +11,10 @@ const USAGE = `npm run -s course -- COMMAND
   plan FILE [--json] [--at MOMENT]
                           prints its computed sections, pauses, moments and findings; needs no database.
                           MOMENT is when findings are asked (2027-01-11T09:00:00Z); left out, it is now
+  access FILE [--as PERSON] [--joined DAY] [--at MOMENT] [--json]
+                          prints what somebody gets of it, and which layer decided; needs no database.
+                          PERSON is learner unless said: instructor, assistant, visitor, staff, nobody
   schema                  prints the JSON Schema of the course file`;
-
-interface Words {
-  readonly command: string | undefined;
-  readonly rest: readonly string[];
-  readonly json: boolean;
-  readonly at: string | null;
-}
-
-/** A sentence when a word is not known here. */
-function readWords(words: readonly string[]): Words | string {
-  const plain: string[] = [];
-  let json = false;
-  let at: string | null = null;
-  for (let index = 0; index < words.length; index += 1) {
-    const word = words[index] as string;
-    if (word === '--json') json = true;
-    else if (word === '--at') {
-      index += 1;
-      at = words[index] ?? '';
-      if (Number.isNaN(Date.parse(at)) || !/T.*(Z|[+-]\d\d:\d\d)$/.test(at)) {
-        return `after --at stands "${at}"; expected: a moment such as 2027-01-11T09:00:00Z`;
-      }
-    } else if (word.startsWith('--')) return `"${word}" is not known here; --json and --at are`;
-    else plain.push(word);
-  }
-  const [command, ...rest] = plain;
-  return { command, rest, json, at };
-}
 
 /**
  * @param now the instant that findings are asked at when no other is given (ISO, UTC).
@@ -54,13 +31,13 @@ export function runCli(
     err(`${words}\n${USAGE}`);
     return 2;
   }
-  const { command, rest, json, at } = words;
+  const { command, rest, json, at, as, joined } = words;
   if (command === 'schema' && rest.length === 0) {
     out(JSON.stringify(courseFileJsonSchema(), null, 2));
     return 0;
   }
   const [file, ...more] = rest;
-  if (command !== 'plan' || file === undefined || more.length > 0) {
+  if ((command !== 'plan' && command !== 'access') || file === undefined || more.length > 0) {
     err(USAGE);
     return 2;
   }
@@ -69,7 +46,13 @@ export function runCli(
     read.sentences.forEach((sentence) => err(sentence));
     return 1;
   }
+  const written = (value: unknown, text: string): string => (json ? JSON.stringify(value, null, 2) : text);
+  if (command === 'access') {
+    const access = accessOf(read.file.course, { as, joined, at: at ?? now });
+    out(written(access, accessAsText(access)));
+    return 0;
+  }
   const plan = planOf(read.file, at ?? now);
-  out(json ? JSON.stringify(plan, null, 2) : planAsText(plan));
+  out(written(plan, planAsText(plan)));
   return 0;
 }

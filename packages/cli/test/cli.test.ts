@@ -143,6 +143,80 @@ describe('plan', () => {
   });
 });
 
+describe('access', () => {
+  const opens = { kind: 'fixed' as const, day: '2027-01-20', time: '08:00' };
+  const base = smallCourse();
+  const course = {
+    ...base,
+    state: 'live' as const,
+    window: { before: 'closed' as const, after: 'open' as const },
+    sections: base.sections.map((section) =>
+      section.id === 'B'
+        ? { ...section, opens }
+        : { ...section, items: section.items.map((item) => ({ ...item, shown: item.id !== 'a2' })) },
+    ),
+  };
+  const path = file('access.json', toCourseFile(course, {}));
+  const asked = (
+    ...words: string[]
+  ): { course: object; nodes: { id: string; state: string; because: string }[] } =>
+    JSON.parse(cli('access', path, '--json', ...words).out) as never;
+  const states = (...words: string[]): string =>
+    asked(...words)
+      .nodes.map(({ id, state }) => `${id} ${state}`)
+      .join(', ');
+
+  test('says for each node what a learner gets, and which layer decided', () => {
+    const answer = asked('--at', '2027-01-12T09:00:00Z');
+    expect(answer.course).toEqual({ state: 'open', because: 'member', opens: null });
+    expect(answer.nodes).toMatchObject([
+      { id: 'A', state: 'open', number: '1' },
+      { id: 'a1', state: 'open', number: '1.1' },
+      { id: 'a2', state: 'absent', because: 'item_not_shown', number: null },
+      { id: 'a3', state: 'open', number: '1.2' },
+      { id: 'B', state: 'named', because: 'not_yet', opens: '2027-01-20T08:00:00.000Z' },
+      { id: 'b1', state: 'absent', because: 'not_yet' },
+    ]);
+  });
+
+  test('before the first day, for staff, and for whoever is not on it', () => {
+    const eve = ['--at', '2027-01-10T23:59:00Z'];
+    expect(asked(...eve).course).toEqual({
+      state: 'named',
+      because: 'before_dates',
+      opens: '2027-01-11T00:00:00.000Z',
+    });
+    expect(states(...eve)).toBe('A absent, a1 absent, a2 absent, a3 absent, B absent, b1 absent');
+    expect(states(...eve, '--as', 'staff')).toBe('A open, a1 open, a2 open, a3 open, B open, b1 open');
+    expect(asked('--as', 'nobody').course).toMatchObject({ state: 'absent', because: 'not_a_member' });
+  });
+
+  test('as text, a line each; from the day on which somebody joined', () => {
+    const { code, out } = cli('access', path, '--joined', '2027-01-12', '--at', '2027-01-12T09:00:00+01:00');
+    expect(code).toBe(0);
+    const lines = out.split('\n');
+    expect(lines[0]).toBe('EFM-210 for learner, joined 2027-01-12, at 2027-01-12T08:00:00.000Z');
+    expect(lines[1]).toBe('open    member              the course');
+    expect(lines.find((line) => line.endsWith('(opens 2027-01-20T08:00:00.000Z)'))).toContain('named');
+    expect(lines).toHaveLength(8);
+  });
+
+  test.each([
+    [
+      ['--as', 'headmaster'],
+      'after --as stands "headmaster"; expected: one of instructor, assistant, learner',
+    ],
+    [['--joined', '2027-02-30'], 'after --joined stands "2027-02-30"; expected: a day that exists'],
+    [['--at', 'tomorrow'], 'after --at stands "tomorrow"; expected: a moment such as'],
+    [['--at'], 'after --at stands ""'],
+    [['--who'], '"--who" is not known here; --json, --at, --as, --joined are'],
+  ])('%s is not taken', (words, sentence) => {
+    const { code, err } = cli('access', path, ...words);
+    expect(code).toBe(2);
+    expect(err).toContain(sentence);
+  });
+});
+
 test('the schema is JSON Schema, and strange words get the usage', () => {
   expect(JSON.parse(cli('schema').out)).toMatchObject({
     $schema: 'https://json-schema.org/draft/2020-12/schema',

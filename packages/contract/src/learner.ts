@@ -78,6 +78,7 @@ const courseViewSchema = z.object({
   title: z.string(),
   state: z.enum(['draft', 'live', 'archived']),
   access: accessStateSchema,
+  opens: z.iso.datetime().nullable(),
   description: z.string().nullable(),
   format: formatSchema,
   pace: paceSchema,

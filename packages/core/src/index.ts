@@ -87,6 +87,7 @@ export type {
   ItemKind,
   Numbering,
   Outcome,
+  Outside,
   Purpose,
   Section,
   UnitSpan,
@@ -177,7 +178,9 @@ export type { ListedOutcome, WorkRow } from './forecast/outcomes.ts';
 export { hasRight, mayPlan, ROLES } from './access/roles.ts';
 export type { Right, Role, Viewer } from './access/roles.ts';
 export { planFor } from './access/plan-for.ts';
-export { canSee, isReadable, resolveAccess } from './access/resolve.ts';
+export { boundsOf } from './access/window.ts';
+export type { Bounds } from './access/window.ts';
+export { canSee, isReadable, isThere, resolveAccess } from './access/resolve.ts';
 export type { Access, AccessState, Answer, Reason } from './access/resolve.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { withoutTypedNumber } from './readiness/typed-numbers.ts';

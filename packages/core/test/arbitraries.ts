@@ -77,6 +77,7 @@ export const moment: fc.Arbitrary<PlannedMoment> = fc.oneof(
   }),
 );
 
+const outside = fc.constantFrom('closed' as const, 'look' as const, 'open' as const, 'open' as const);
 const kind: fc.Arbitrary<ItemKind> = fc.constantFrom(...ITEM_KINDS);
 
 export const item = (id: string, deep = 2): fc.Arbitrary<Item> =>
@@ -225,6 +226,7 @@ export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLe
         restart: fc.boolean(),
       }),
       closed: fc.constantFrom('name' as const, 'leave_out' as const),
+      window: fc.record({ before: outside, after: outside }),
       hoursAWeek: maybe(fc.integer({ min: 1, max: 9 })),
       statedHours: maybe(fc.integer({ min: 1, max: 60 })),
       sections: fc
@@ -367,6 +369,7 @@ export function smallCourse(): Course {
     numbering: { style: 'items', from: 1, restart: true },
     reading: 'scroll',
     closed: 'name',
+    window: { before: 'open', after: 'open' },
     hoursAWeek: null,
     statedHours: null,
     largestUpload: null,

@@ -215,6 +215,22 @@ describe('each rule', () => {
     ['picture_alt', withItems(newItem('file', { id: 'f', title: 'F', file: picture })), 'advice'],
     ['link_gone', ready(), 'advice', { texts: textWith({ links: ['never-was'] }) }],
     ['picture_alt', ready(), 'advice', { texts: textWith({ silent: 1 }) }],
+    [
+      'nothing_open',
+      {
+        ...ready(),
+        sections: ready().sections.map((one) => ({ ...one, opens: fixed('2027-01-20', '08:00') })),
+      },
+      'advice',
+    ],
+    [
+      'closed_before_due',
+      {
+        ...dates(withItems(work('w', fixed('2027-02-20'))), { ends: 'day', lastDay: '2027-01-24' }),
+        window: { before: 'open', after: 'closed' },
+      },
+      'advice',
+    ],
     ['no_learners', ready(), 'advice', { learners: 0 }],
   ];
 

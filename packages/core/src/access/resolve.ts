@@ -2,15 +2,16 @@
  * Who sees what, and which layer decided (docs/semantics.md, Access). Nothing else in Itinerary decides it.
  *
  * Each layer caps the state; the answer is the lowest cap, and the layer that decided is the first, in the
- * order of the layers, with that cap. The layers so far: the course's state, membership, what is shown (around
- * one item, nothing but that item is), and the moment from which on something is open.
+ * order of the layers, with that cap. The layers so far: the course's state, membership, the course's dates, what
+ * is shown (around one item, nothing but that item is), and the moment from which on something is open.
  */
 import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
 import type { Item } from '../course/items-schema.ts';
-import type { Course, CourseNode } from '../course/schema.ts';
+import type { Course, CourseNode, Outside } from '../course/schema.ts';
 import type { Viewer } from './roles.ts';
 import { planFor } from './plan-for.ts';
 import { mayPlan } from './roles.ts';
+import { boundsOf } from './window.ts';
 
 /** From least to most: not there at all; its name only; to look at; to work in. */
 export type AccessState = 'absent' | 'named' | 'look' | 'open';
@@ -24,6 +25,9 @@ export type Reason =
   | 'course_archived'
   | 'not_a_member'
   | 'visitor'
+  /** Outside the course's dates. */
+  | 'before_dates'
+  | 'after_dates'
   | 'section_not_shown'
   | 'item_not_shown'
   | 'removed'
@@ -34,7 +38,7 @@ export type Reason =
 export interface Answer {
   readonly state: AccessState;
   readonly because: Reason;
-  /** With `not_yet`: when it opens, in milliseconds since 1970-01-01T00:00Z. */
+  /** With `not_yet` and `before_dates`: when it opens, in milliseconds since 1970-01-01T00:00Z. */
   readonly opensAt?: number;
 }
 
@@ -53,7 +57,17 @@ function lowest(caps: readonly Answer[], otherwise: Answer): Answer {
   return caps.reduce<Answer | null>((low, cap) => (low === null ? cap : lower(low, cap)), null) ?? otherwise;
 }
 
-function courseCaps(course: Course, viewer: Viewer): readonly Answer[] {
+const OUTSIDE: Readonly<Record<Outside, AccessState>> = { closed: 'named', look: 'look', open: 'open' };
+
+function windowCap(course: Course, plan: CoursePlan, at: number): Answer | null {
+  const { opensAt, closesAt } = boundsOf(plan);
+  const { before, after } = course.window;
+  if (opensAt !== null && at < opensAt) return { state: OUTSIDE[before], because: 'before_dates', opensAt };
+  if (closesAt !== null && at >= closesAt) return { state: OUTSIDE[after], because: 'after_dates' };
+  return null;
+}
+
+function courseCaps(course: Course, plan: CoursePlan, viewer: Viewer, at: number): readonly Answer[] {
   const caps: Answer[] = [];
   const staff = mayPlan(viewer);
   if (course.state === 'draft' && !staff) caps.push({ state: 'absent', because: 'course_draft' });
@@ -61,6 +75,9 @@ function courseCaps(course: Course, viewer: Viewer): readonly Answer[] {
   if (staff) return caps;
   if (viewer.role === null) caps.push({ state: 'absent', because: 'not_a_member' });
   if (viewer.role === 'visitor') caps.push({ state: 'look', because: 'visitor' });
+  const window = windowCap(course, plan, at);
+  // A window that leaves everything open decides nothing.
+  if (window !== null && window.state !== 'open') caps.push(window);
   return caps;
 }
 
@@ -78,19 +95,21 @@ export function resolveAccess(
 ): Access {
   const staff = mayPlan(viewer);
   const open: Answer = { state: 'open', because: staff ? 'staff' : 'member' };
-  const ofCourse = lowest(courseCaps(course, viewer), open);
+  const at = Date.parse(moment);
+  const ofCourse = lowest(courseCaps(course, plan, viewer, at), open);
+  const above = partsOf(ofCourse);
   const nodes = new Map<string, Answer>();
   const sectionPlans = new Map(plan.sections.map((one) => [one.id, one]));
   for (const section of course.sections) {
     const asked: Asked = {
       course,
       staff,
-      at: Date.parse(moment),
+      at,
       plan: sectionPlans.get(section.id) ?? null,
     };
-    const ofSection = capped(ofCourse, section, asked);
+    const ofSection = capped(above, section, asked);
     nodes.set(section.id, ofSection);
-    resolveItems(section.items, ofSection, asked, nodes);
+    resolveItems(section.items, partsOf(ofSection), asked, nodes);
   }
   return { course: ofCourse, nodes };
 }
@@ -103,13 +122,16 @@ interface Asked {
   readonly plan: SectionPlan | null;
 }
 
+/** Parts of what is only named are not there: a name opens nothing. */
+function partsOf(above: Answer): Answer {
+  return above.state === 'named' ? { ...above, state: 'absent' } : above;
+}
+
 function resolveItems(items: readonly Item[], above: Answer, asked: Asked, nodes: Map<string, Answer>): void {
   for (const item of items) {
-    // Parts of what is only named are not there: a name opens nothing.
-    const within = above.state === 'named' ? { ...above, state: 'absent' as const } : above;
-    const own = capped(within, item, asked);
+    const own = capped(above, item, asked);
     nodes.set(item.id, own);
-    if (item.kind === 'folder') resolveItems(item.items, own, asked, nodes);
+    if (item.kind === 'folder') resolveItems(item.items, partsOf(own), asked, nodes);
   }
 }
 
@@ -139,6 +161,11 @@ function caps(node: CourseNode, { course, staff, at, plan }: Asked): readonly An
 
 export function isReadable(state: AccessState): boolean {
   return RANK[state] >= RANK.look;
+}
+
+/** Anything at all of it is there, be it its name. */
+export function isThere(answer: Answer | undefined): boolean {
+  return answer !== undefined && answer.state !== 'absent';
 }
 
 export function canSee(answer: Answer | undefined): boolean {

@@ -69,6 +69,10 @@ export const numberingSchema = z.strictObject({
 });
 export type Numbering = z.infer<typeof numberingSchema>;
 
+/** Outside a course's dates: its public page alone; everything to look at; everything to work in. */
+export const outsideSchema = z.enum(['closed', 'look', 'open']);
+export type Outside = z.infer<typeof outsideSchema>;
+
 export const courseSchema = z.strictObject({
   id: idSchema,
   title: titleSchema,
@@ -86,6 +90,10 @@ export const courseSchema = z.strictObject({
   reading: z.enum(['scroll', 'sections']).default('scroll'),
   /** A section that is not open yet: its name stands there, or nothing does. */
   closed: z.enum(['name', 'leave_out']).default('name'),
+  /** What learners get of it before its first day and after its last; staff get all of it, always. */
+  window: z
+    .strictObject({ before: outsideSchema, after: outsideSchema })
+    .default({ before: 'open', after: 'open' }),
   /** The load that a learner can be asked for, in hours a week; null: nobody has said. */
   hoursAWeek: z.number().min(0.5).max(80).nullable().default(null),
   /** What the course's description promises, in hours all in all; null: nothing. */

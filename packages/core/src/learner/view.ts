@@ -5,8 +5,8 @@
 import type { CourseEvent, Format, Pace } from '../course/dates-schema.ts';
 import type { Accent, CourseFileRef, Item } from '../course/items-schema.ts';
 import type { Course, CourseState, ItemKind } from '../course/schema.ts';
-import type { Access, AccessState } from '../access/resolve.ts';
-import { canSee, resolveAccess } from '../access/resolve.ts';
+import type { Access, AccessState, Answer } from '../access/resolve.ts';
+import { isReadable, isThere, resolveAccess } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
 import { planFor } from '../access/plan-for.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
@@ -83,6 +83,8 @@ export interface CourseView {
   readonly title: string;
   readonly state: CourseState;
   readonly access: AccessState;
+  /** The instant at which it opens (ISO, UTC), while only its public page is there. */
+  readonly opens: string | null;
   /** Hash of the description's HTML. */
   readonly description: string | null;
   readonly format: Format;
@@ -119,7 +121,7 @@ export function courseView(
   plan: CoursePlan = planFor(course, viewer),
 ): CourseView | null {
   const access = resolveAccess(course, viewer, moment, plan);
-  if (!canSee(access.course)) return null;
+  if (!isThere(access.course)) return null;
   const now = momentIn(plan, course.dates.zone, moment);
   const seen = plan.sections.filter(({ id }) => stateOf(access, id) !== 'absent');
   const sections = seen.map((section) => sectionView({ access, section }, now));
@@ -130,6 +132,7 @@ export function courseView(
     title: course.title,
     state: course.state,
     access: access.course.state,
+    opens: opensOf(access.course),
     description: course.description,
     format: course.dates.format,
     pace: course.dates.pace,
@@ -141,10 +144,15 @@ export function courseView(
     event: course.dates.event,
     now,
     sections: isAround ? [] : sections,
-    pauses: pausesOf(plan, seen),
+    pauses: isReadable(access.course.state) ? pausesOf(plan, seen) : [],
     around: isAround ? (findView(sections, course.dates.around) ?? null) : null,
-    introduction: isAround ? course.introduction : null,
+    // What is read before the item is a part of the course, as the item is.
+    introduction: isAround && isReadable(access.course.state) ? course.introduction : null,
   };
+}
+
+function opensOf({ state, opensAt }: Answer): string | null {
+  return state !== 'named' || opensAt === undefined ? null : new Date(opensAt).toISOString();
 }
 
 function stateOf(access: Access, id: string): AccessState {

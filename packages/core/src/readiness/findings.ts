@@ -7,6 +7,7 @@ import type { Course } from '../course/schema.ts';
 import { NO_FACTS } from '../text/facts.ts';
 import type { FactsByText } from '../text/facts.ts';
 import { aroundMissing } from './around-missing.ts';
+import { closedBeforeDue } from './closed-before-due.ts';
 import { datesPast } from './dates-past.ts';
 import { emptyItem } from './empty-item.ts';
 import { emptySection } from './empty-section.ts';
@@ -22,6 +23,7 @@ import { noFirstDay } from './no-first-day.ts';
 import { noItem } from './no-item.ts';
 import { noLearners } from './no-learners.ts';
 import { noPattern } from './no-pattern.ts';
+import { nothingOpen } from './nothing-open.ts';
 import { outcomeUnassessed } from './outcome-unassessed.ts';
 import { pastLastDay } from './past-last-day.ts';
 import { pastTerm } from './past-term.ts';
@@ -75,6 +77,8 @@ export const RULES: readonly Rule[] = [
   outcomeUnassessed,
   largestUpload,
   pictureAlt,
+  nothingOpen,
+  closedBeforeDue,
   noLearners,
 ];
 

@@ -5,7 +5,7 @@ import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
 import type { FactsByText } from '../text/facts.ts';
 
-export type Stop = 'about' | 'dates' | 'outline' | 'members';
+export type Stop = 'about' | 'dates' | 'outline' | 'access' | 'members';
 
 /** A blocker stops going live; advice does not. */
 export type Severity = 'blocker' | 'advice';

@@ -1,6 +1,6 @@
 /** Who asks, and whether they may. A course that somebody may not see answers as one that does not exist. */
 import type { Route } from '@itinerary/contract';
-import { canSee, hasRight, idSchema, resolveAccess } from '@itinerary/core';
+import { hasRight, idSchema, isThere, resolveAccess } from '@itinerary/core';
 import type { Right, Viewer } from '@itinerary/core';
 import type { Request } from 'express';
 import { loadCourse } from '../db/course-rows.ts';
@@ -72,7 +72,7 @@ async function authoriseInCourse(
   // A course of another institution does not exist for this person.
   if (loaded === null || loaded.row.institutionId !== person.institutionId) throw nothingHere();
   const viewer = await viewerOf(em, person, courseId);
-  if (!canSee(resolveAccess(loaded.course, viewer, now).course)) throw nothingHere();
+  if (!isThere(resolveAccess(loaded.course, viewer, now).course)) throw nothingHere();
   if (!hasRight(viewer, right)) throw new Failure('not_allowed', 'Your role in this course does not do this');
   return { person, viewer, loaded };
 }

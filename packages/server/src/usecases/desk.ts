@@ -1,6 +1,6 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
-import { canSee, findings, isBlocker, mayPlan, planCourse, resolveAccess } from '@itinerary/core';
+import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess } from '@itinerary/core';
 import type { Course, FactsByText, Term, Viewer } from '@itinerary/core';
 import { loadCourses } from '../db/course-rows.ts';
 import type { Person } from '../db/entities.ts';
@@ -24,7 +24,7 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   );
   const entries = courses.flatMap((course): DeskCourse[] => {
     const viewer = { role: roles.get(course.id) ?? null, institutionStaff: person.kind === 'staff' };
-    if (!canSee(resolveAccess(course, viewer, now).course)) return [];
+    if (!isThere(resolveAccess(course, viewer, now).course)) return [];
     const facts = {
       learners: learners.get(course.id) ?? 0,
       term: terms(course.term),

@@ -42,7 +42,7 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['desk', 'setup', 'learner'], title: 'desk.new.title' },
   },
   {
-    path: '/setup/:course/:stop(about|dates|outline|readiness)?',
+    path: '/setup/:course/:stop(about|dates|outline|access|readiness)?',
     name: 'setup',
     component: () => withCore(() => import('../setup/SetupPage.vue')),
     meta: { areas: ['setup', 'learner', 'desk'] },

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 /** A course as a learner meets it: banner, the way on, the sections on their line. Also shown in setup. */
-import { IconPlayerPlay } from '@tabler/icons-vue';
+import { IconClock, IconPlayerPlay } from '@tabler/icons-vue';
 import type { CourseView, ItemView, PauseView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../api/client.ts';
-import { formatDay, formatDays, formatMinutes } from '../app/dates.ts';
+import { dayIn, formatDay, formatDays, formatMinutes, formatTime } from '../app/dates.ts';
 import CoursePicture from '../ui/CoursePicture.vue';
 import { itemAttributes } from './item-attributes.ts';
 import ItemFace from './ItemFace.vue';
+import { momentWords, ownMoment } from './moment-words.ts';
 import RichText from './RichText.vue';
 import SectionStop from './SectionStop.vue';
 
@@ -35,6 +36,18 @@ const { t, locale } = useI18n();
 const isLink = computed(() => props.hrefFor !== undefined);
 const attributes = (item: ItemView): Record<string, unknown> =>
   itemAttributes(item, props.hrefFor, () => emit('open', item));
+
+/** Closed, only what it is about is there; when it opens is said by the course's clocks and by one's own. */
+const opening = computed(() => {
+  const { access, opens, zone } = props.course;
+  if (access !== 'named') return null;
+  if (opens === null) return { words: t('learner.closedAfter'), own: null };
+  const at = { day: dayIn(opens, zone), time: formatTime(opens, locale.value, zone), instant: opens };
+  return {
+    words: t('learner.closedUntil', { when: momentWords(at, locale.value, props.today) }),
+    own: ownMoment(at, locale.value, props.today),
+  };
+});
 
 const status = computed(() => {
   const { now, firstDay, state } = props.course;
@@ -101,8 +114,17 @@ const standing = computed(() => {
             </span>
           </span>
         </component>
-        <p v-if="status" class="status figures">{{ status }}</p>
-        <p v-if="course.sections.length === 0 && course.around === null" class="soft">
+        <div v-if="opening" class="opening">
+          <p>
+            <IconClock :size="18" aria-hidden="true" /> <strong>{{ opening.words }}</strong>
+          </p>
+          <template v-if="opening.own">
+            <p class="soft">{{ t('learner.closedByZone', { zone: course.zone }) }}</p>
+            <p class="figures">{{ t('learner.inYourZone', { when: opening.own }) }}</p>
+          </template>
+        </div>
+        <p v-else-if="status" class="status figures">{{ status }}</p>
+        <p v-if="course.sections.length === 0 && course.around === null && opening === null" class="soft">
           {{ t('learner.empty') }}
         </p>
         <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
@@ -173,7 +195,7 @@ const standing = computed(() => {
           <dt>{{ t('learner.code') }}</dt>
           <dd class="figures">{{ course.code }}</dd>
         </dl>
-        <RouterLink v-if="isLink" class="guide" :to="`/courses/${course.id}/guide`">{{
+        <RouterLink v-if="isLink && opening === null" class="guide" :to="`/courses/${course.id}/guide`">{{
           t('learner.guide.open')
         }}</RouterLink>
       </aside>
@@ -185,6 +207,18 @@ const standing = computed(() => {
 .face {
   container-type: inline-size;
   background: var(--card);
+}
+
+.opening {
+  padding: 12px 16px;
+  border-left: 4px solid var(--later);
+  background: var(--mist);
+}
+
+.opening p {
+  display: flex;
+  gap: 8px;
+  align-items: center;
 }
 
 .banner {

@@ -9,6 +9,7 @@ import type { Loading } from '../learner/use-answer.ts';
 import { offerCommands } from '../stores/commands.ts';
 import { usePlan } from '../stores/plan.ts';
 import AppBar from '../ui/AppBar.vue';
+import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
 import CourseTimeline from './CourseTimeline.vue';
 import DatesStop from './dates/DatesStop.vue';
@@ -27,7 +28,13 @@ import { STOPS } from './stops.ts';
 import type { Stop } from './stops.ts';
 import { undoKeys } from './undo-keys.ts';
 
-const COMPONENTS = { about: AboutStop, dates: DatesStop, outline: OutlineStop, readiness: ReadinessStop };
+const COMPONENTS = {
+  about: AboutStop,
+  dates: DatesStop,
+  outline: OutlineStop,
+  access: AccessStop,
+  readiness: ReadinessStop,
+};
 
 const { t } = useI18n();
 const route = useRoute();

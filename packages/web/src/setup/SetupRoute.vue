@@ -1,15 +1,23 @@
 <script setup lang="ts">
 /** The route: the stops on their line, with what is left to settle at each. */
 import { isBlocker } from '@itinerary/core';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
 import { STOPS, stopOf } from './stops.ts';
 import type { Stop } from './stops.ts';
 
-defineProps<{ courseId: string; stop: Stop }>();
+const props = defineProps<{ courseId: string; stop: Stop }>();
 const { t } = useI18n();
 const plan = usePlan();
+
+/** On a phone the route is a row that scrolls: where one is stays in view. */
+const list = ref<HTMLElement | null>(null);
+watch(
+  () => props.stop,
+  () => list.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+  { flush: 'post', immediate: true },
+);
 
 const counts = computed(
   () =>
@@ -30,7 +38,7 @@ const mark = (stop: Stop): 'blocked' | 'left' | 'settled' => {
 
 <template>
   <nav class="setup-route" :aria-label="t('setup.route')">
-    <ol>
+    <ol ref="list">
       <li v-for="name in STOPS" :key="name" :class="[mark(name), { here: name === stop }]">
         <RouterLink :to="`/setup/${courseId}/${name}`" :aria-current="name === stop ? 'page' : undefined">
           <svg class="mark" viewBox="0 0 22 22" width="22" height="22" aria-hidden="true">

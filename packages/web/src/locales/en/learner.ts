@@ -23,6 +23,9 @@ export default {
   next: 'Next',
   followLink: 'Open the link',
   noAddress: 'This link leads nowhere yet.',
+  closedUntil: 'This course opens {when}.',
+  closedByZone: 'By the clocks of {zone}.',
+  closedAfter: 'This course is closed.',
   away: 'what is not open to you',
   noText: 'This page has no text yet.',
   kinds: {

@@ -1,3 +1,4 @@
+import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
@@ -13,12 +14,19 @@ import work from './setup/work.ts';
 export default {
   route: 'The route through setup',
   leaveUnsaved: 'Some of your changes have not reached the server. Leave all the same?',
-  stops: { about: 'About', dates: 'Dates & format', outline: 'Outline', readiness: 'Readiness' },
+  stops: {
+    about: 'About',
+    dates: 'Dates & format',
+    outline: 'Outline',
+    access: 'Access',
+    readiness: 'Readiness',
+  },
   leads: {
     about: 'What the course is called, what it is about, and how people find it.',
     dates:
       'How the course is paced decides what a section is. Change it whenever you like; nothing you have written is lost.',
     outline: 'The sections and what is in them, in the order in which learners meet them.',
+    access: 'Who gets what of the course, and from when until when.',
     readiness: 'What still stands in the way of opening, and what you may want to settle first.',
   },
   bar: {
@@ -89,6 +97,7 @@ export default {
     text_missing: 'A text did not arrive with its change. Write a letter into it and it is sent again.',
     unknown_choice: 'The institution does not have that choice any more.',
   },
+  access,
   fields,
   goLive: {
     title: 'Go live',

@@ -23,6 +23,9 @@ export default {
   next: 'Siguiente',
   followLink: 'Abrir el enlace',
   noAddress: 'Este enlace todavía no lleva a ninguna parte.',
+  closedUntil: 'Este curso se abre {when}.',
+  closedByZone: 'Según los relojes de {zone}.',
+  closedAfter: 'Este curso está cerrado.',
   away: 'lo que no está abierto para ti',
   noText: 'Esta página todavía no tiene texto.',
   kinds: {

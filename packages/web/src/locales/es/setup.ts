@@ -1,3 +1,4 @@
+import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
@@ -13,12 +14,19 @@ import work from './setup/work.ts';
 export default {
   route: 'El recorrido de la preparación',
   leaveUnsaved: 'Algunos cambios no han llegado al servidor. ¿Salir de todos modos?',
-  stops: { about: 'Datos', dates: 'Fechas y formato', outline: 'Índice', readiness: 'Revisión' },
+  stops: {
+    about: 'Datos',
+    dates: 'Fechas y formato',
+    outline: 'Índice',
+    access: 'Acceso',
+    readiness: 'Revisión',
+  },
   leads: {
     about: 'Cómo se llama el curso, de qué trata y cómo se encuentra.',
     dates:
       'El ritmo del curso decide qué es una sección. Cámbialo cuando quieras; no se pierde nada de lo escrito.',
     outline: 'Las secciones y lo que contienen, en el orden en que se encuentran.',
+    access: 'Quién recibe qué del curso, y desde cuándo hasta cuándo.',
     readiness: 'Lo que todavía impide abrir el curso, y lo que quizá quieras resolver antes.',
   },
   bar: {
@@ -90,6 +98,7 @@ export default {
     text_missing: 'Un texto no llegó con su cambio. Escribe una letra en él y se enviará de nuevo.',
     unknown_choice: 'El centro ya no tiene esa opción.',
   },
+  access,
   fields,
   goLive: {
     title: 'Poner en marcha',

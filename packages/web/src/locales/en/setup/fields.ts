@@ -11,6 +11,7 @@ export default {
   numbering: 'numbers',
   reading: 'way of reading',
   closed: '“when a section isn’t open”',
+  window: '“outside its dates”',
   hoursAWeek: 'hours a week',
   statedHours: 'stated length',
   largestUpload: 'largest upload',

@@ -180,6 +180,16 @@ export default {
     why: 'The words stay, and lead nowhere. Show the item again, or take the link off.',
     cure: '',
   },
+  nothing_open: {
+    what: 'Nothing is open on the first day, {day} | Nothing is open on the first day, {day}',
+    why: 'Everything shown opens later, so learners come to a closed door. Let one thing be open: where to start.',
+    cure: '',
+  },
+  closed_before_due: {
+    what: '{title} is due {day}, after the course has closed | {count} pieces of work are due after the course has closed',
+    why: 'Nobody can hand it in any more.',
+    cure: 'Leave the course open after its last day',
+  },
   picture_alt: {
     what: 'One picture does not say what it shows | {count} pictures do not say what they show',
     why: 'Those who do not see it get nothing. A few words are enough; an ornament can say that it is one.',

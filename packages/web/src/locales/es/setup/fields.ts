@@ -11,6 +11,7 @@ export default {
   numbering: 'números',
   reading: 'modo de lectura',
   closed: '«cuando una sección no está abierta»',
+  window: '«fuera de sus fechas»',
   hoursAWeek: 'horas por semana',
   statedHours: 'duración declarada',
   largestUpload: 'archivo más grande',

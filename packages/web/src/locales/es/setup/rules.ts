@@ -180,6 +180,16 @@ export default {
     why: 'Las palabras quedan, y no llevan a ninguna parte. Muestra de nuevo el elemento, o quita el enlace.',
     cure: '',
   },
+  nothing_open: {
+    what: 'Nada está abierto el primer día, {day} | Nada está abierto el primer día, {day}',
+    why: 'Todo lo visible se abre más tarde, así que los estudiantes llegan a una puerta cerrada. Deja algo abierto: por dónde empezar.',
+    cure: '',
+  },
+  closed_before_due: {
+    what: '{title} se entrega {day}, después de que el curso se cierre | {count} entregas vencen después de que el curso se cierre',
+    why: 'Ya nadie puede entregarlo.',
+    cure: 'Dejar el curso abierto después de su último día',
+  },
   picture_alt: {
     what: 'Una imagen no dice qué muestra | {count} imágenes no dicen qué muestran',
     why: 'Quien no la ve no recibe nada. Bastan unas palabras; un adorno puede decir que lo es.',

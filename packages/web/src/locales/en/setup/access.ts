@@ -1,0 +1,46 @@
+/** Access: what learners get outside the course's dates. */
+export default {
+  stateTexts: {
+    draft: 'Only staff get anything of it, whatever is chosen below.',
+    live: 'Learners get what is chosen below.',
+    archived: 'Everybody on it can read it, inside its dates; nothing in it changes.',
+  },
+  before: 'Before the first day',
+  after: 'After the last day',
+  outside: { closed: 'Closed', look: 'Look only', open: 'Open' },
+  beforeTexts: {
+    closed: 'Learners see what the course is about, its dates, and when it opens.',
+    look: 'They read all that is shown, and do nothing yet.',
+    open: 'They read and work as on any day of the course.',
+  },
+  afterTexts: {
+    closed: 'Learners see what the course was about, and nothing that is in it.',
+    look: 'They go on reading, and nothing can be handed in any more.',
+    open: 'They go on reading and working, without an end.',
+  },
+  opens: 'The first day begins {when}, by the clocks of {zone}. Staff get all of it, always.',
+  closes: 'The last day is over {when}, by the clocks of {zone}: it counts to its last moment.',
+  noFirstDay: 'The course has no first day yet, so nobody waits for it.',
+  noLastDay: 'The course has no last day of its own, only weeks, so that it never closes.',
+  ownLastDay: 'It closes for each learner after their own last day.',
+  toDates: 'Give it a last day',
+  moments: 'What a learner gets, when',
+  momentsText: 'Computed from the course as it stands, for a learner who is on it once it is live.',
+  when: 'When',
+  gets: 'The course is',
+  items: 'To be read',
+  whats: {
+    now: 'Now',
+    eve: 'The minute before the first day',
+    first: 'The first minute',
+    last: 'The last minute',
+    after: 'After it',
+  },
+  states: {
+    absent: 'not there',
+    named: 'closed: its public page alone',
+    look: 'to look at',
+    open: 'open',
+  },
+  ofItems: '{count} of {all} items',
+};

@@ -1,0 +1,46 @@
+/** Acceso: qué reciben los estudiantes fuera de las fechas del curso. */
+export default {
+  stateTexts: {
+    draft: 'Solo el equipo recibe algo de él, se elija abajo lo que se elija.',
+    live: 'Los estudiantes reciben lo que se elige abajo.',
+    archived: 'Todos los que están en él pueden leerlo, dentro de sus fechas; nada cambia en él.',
+  },
+  before: 'Antes del primer día',
+  after: 'Después del último día',
+  outside: { closed: 'Cerrado', look: 'Solo mirar', open: 'Abierto' },
+  beforeTexts: {
+    closed: 'Los estudiantes ven de qué trata el curso, sus fechas y cuándo se abre.',
+    look: 'Leen todo lo que es visible, y todavía no hacen nada.',
+    open: 'Leen y trabajan como cualquier día del curso.',
+  },
+  afterTexts: {
+    closed: 'Los estudiantes ven de qué trataba el curso, y nada de lo que hay en él.',
+    look: 'Siguen leyendo, y ya no se puede entregar nada.',
+    open: 'Siguen leyendo y trabajando, sin final.',
+  },
+  opens: 'El primer día empieza {when}, según los relojes de {zone}. El equipo lo recibe todo, siempre.',
+  closes: 'El último día acaba {when}, según los relojes de {zone}: cuenta hasta su último momento.',
+  noFirstDay: 'El curso no tiene todavía primer día, así que nadie lo espera.',
+  noLastDay: 'El curso no tiene último día propio, solo semanas, así que nunca se cierra.',
+  ownLastDay: 'Se cierra para cada estudiante después de su propio último día.',
+  toDates: 'Darle un último día',
+  moments: 'Qué recibe un estudiante, y cuándo',
+  momentsText: 'Calculado con el curso tal como está, para un estudiante inscrito una vez en marcha.',
+  when: 'Cuándo',
+  gets: 'El curso está',
+  items: 'Para leer',
+  whats: {
+    now: 'Ahora',
+    eve: 'El minuto antes del primer día',
+    first: 'El primer minuto',
+    last: 'El último minuto',
+    after: 'Después',
+  },
+  states: {
+    absent: 'no aparece',
+    named: 'cerrado: solo su página pública',
+    look: 'para mirar',
+    open: 'abierto',
+  },
+  ofItems: '{count} de {all} elementos',
+};

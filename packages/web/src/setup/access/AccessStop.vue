@@ -1,0 +1,209 @@
+<script setup lang="ts">
+/** What learners get before the first day and after the last, with what that comes to at those moments. */
+import { boundsOf } from '@itinerary/core';
+import type { Outside } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { dayIn, formatDay, formatTime } from '../../app/dates.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import ChoiceTiles from '../../ui/ChoiceTiles.vue';
+import { useActs } from '../acts.ts';
+import StopHead from '../StopHead.vue';
+import { useFieldFocus } from '../use-field-focus.ts';
+import { windowMoments } from './moments.ts';
+
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const acts = useActs();
+useFieldFocus();
+
+const course = computed(() => plan.course!);
+const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
+const bounds = computed(() => (plan.planned === null ? null : boundsOf(plan.planned)));
+const isByJoining = computed(
+  () =>
+    course.value.dates.pace === 'joining' &&
+    (course.value.dates.format === 'weeks' || course.value.dates.format === 'units'),
+);
+
+const SIDES = ['before', 'after'] as const;
+type Side = (typeof SIDES)[number];
+const tiles = (side: Side): { value: Outside; title: string; text: string }[] =>
+  (['closed', 'look', 'open'] as const).map((value) => ({
+    value,
+    title: t(`setup.access.outside.${value}`),
+    text: t(`setup.access.${side}Texts.${value}`),
+  }));
+
+/** "Mon 1 Mar 00:00", by the course's clocks. */
+function when(instant: number): string {
+  const { zone } = course.value.dates;
+  const iso = new Date(instant).toISOString();
+  const day = formatDay(dayIn(iso, zone), locale.value, { today: session.today });
+  return `${day} ${formatTime(iso, locale.value, zone)}`;
+}
+
+/** The real dates of the choice, in a sentence. */
+const sentences = computed<Readonly<Record<Side, string>>>(() => {
+  const { opensAt, closesAt } = bounds.value ?? { opensAt: null, closesAt: null };
+  const { zone } = course.value.dates;
+  return {
+    before:
+      opensAt === null
+        ? t('setup.access.noFirstDay')
+        : t('setup.access.opens', { when: when(opensAt), zone }),
+    after: isByJoining.value
+      ? t('setup.access.ownLastDay')
+      : closesAt === null
+        ? t('setup.access.noLastDay')
+        : t('setup.access.closes', { when: when(closesAt), zone }),
+  };
+});
+
+function choose(side: Side, value: Outside): void {
+  const was = course.value.window;
+  plan.set(course.value.id, 'window', { ...was, [side]: value }, was);
+}
+
+const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.planned, session.now())));
+</script>
+
+<template>
+  <StopHead stop="access" />
+  <div class="access">
+    <p class="state">
+      <strong>{{ t(`setup.bar.states.${course.state}`) }}</strong>
+      {{ t(`setup.access.stateTexts.${course.state}`) }}
+      <button v-if="plan.rights.state" class="button small" type="button" @click="acts.goLive">
+        {{ t(course.state === 'draft' ? 'setup.bar.goLive' : 'setup.bar.changeState') }}
+      </button>
+    </p>
+    <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
+      <ChoiceTiles
+        :legend="t(`setup.access.${side}`)"
+        :tiles="tiles(side)"
+        :chosen="course.window[side]"
+        :disabled="isReadonly"
+        compact
+        @choose="choose(side, $event)"
+      />
+      <p class="sentence soft">
+        {{ sentences[side] }}
+        <RouterLink
+          v-if="bounds?.closesAt === null && side === 'after' && !isByJoining"
+          :to="`/setup/${course.id}/dates`"
+          >{{ t('setup.access.toDates') }}</RouterLink
+        >
+      </p>
+    </div>
+    <section aria-labelledby="access-moments">
+      <h2 id="access-moments">{{ t('setup.access.moments') }}</h2>
+      <p class="soft">{{ t('setup.access.momentsText') }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{{ t('setup.access.when') }}</th>
+            <th scope="col">{{ t('setup.access.gets') }}</th>
+            <th scope="col">{{ t('setup.access.items') }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="moment in moments" :key="moment.what">
+            <th scope="row">
+              {{ t(`setup.access.whats.${moment.what}`) }}
+              <span class="figures soft">{{ when(Date.parse(moment.at)) }}</span>
+            </th>
+            <td>
+              <span :class="['mark', moment.state]" aria-hidden="true" />
+              {{ t(`setup.access.states.${moment.state}`) }}
+            </td>
+            <td class="figures">
+              {{ t('setup.access.ofItems', { count: moment.readable, all: moment.all }) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.access {
+  display: grid;
+  gap: 20px;
+  max-width: 780px;
+}
+
+.state {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  padding: 8px 14px;
+  border-top: 3px solid var(--route);
+  background: var(--card);
+}
+
+.sentence {
+  margin-top: 6px;
+}
+
+h2 {
+  font-size: 17px;
+}
+
+table {
+  width: 100%;
+  margin-top: 8px;
+  border-collapse: collapse;
+  background: var(--card);
+}
+
+th,
+td {
+  padding: 6px 12px;
+  border-bottom: 1px solid var(--rule);
+  text-align: start;
+}
+
+thead th {
+  border-bottom: 2px solid var(--route);
+  font-size: 12.5px;
+}
+
+tbody th {
+  font-weight: 500;
+}
+
+tbody th .figures {
+  display: block;
+  font-size: 13px;
+}
+
+/* Open is green and a full stop; what opens later indigo and a ring; nothing is a dash. */
+.mark {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  margin-inline-end: 4px;
+  border: 2px solid var(--open);
+  border-radius: 50%;
+}
+
+.mark.open {
+  background: var(--open);
+}
+
+.mark.named {
+  border-color: var(--later);
+}
+
+.mark.absent {
+  height: 0;
+  border: 0;
+  border-top: 2px dashed var(--staff);
+  border-radius: 0;
+}
+</style>
