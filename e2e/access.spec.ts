@@ -1,6 +1,6 @@
 /** What learners get outside a course's dates: chosen, computed, and found by a learner. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse, send } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, PAVEL, send } from './support/people.ts';
 
 test('closed before its first day: a learner sees what it is about and when it opens, and nothing in it', async ({
   page,
@@ -8,7 +8,7 @@ test('closed before its first day: a learner sees what it is about and when it o
 }) => {
   await comeInAs(page, INES);
   const { id } = await ownCourse(page, 'WINDOW-1');
-  const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=noor`)).json()) as {
+  const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=pavel`)).json()) as {
     people: { id: string }[];
   };
   await page.request.post(`/api/courses/${id}/members`, {
@@ -36,25 +36,63 @@ test('closed before its first day: a learner sees what it is about and when it o
   await allSaved(page);
 
   const other = await browser.newContext({ viewport: { width: 360, height: 740 } });
-  const noor = await other.newPage();
-  await comeInAs(noor, NOOR);
-  await noor.getByRole('link', { name: /WINDOW-1/ }).click();
-  await expect(noor.getByText('This course opens Mon 1 Mar 00:00.')).toBeVisible();
-  await expect(noor.getByText('Page 1')).toHaveCount(0);
-  await expect(noor.getByRole('link', { name: 'Pacing guide, to print' })).toHaveCount(0);
+  const pavel = await other.newPage();
+  await comeInAs(pavel, PAVEL);
+  await pavel.getByRole('link', { name: /WINDOW-1/ }).click();
+  await expect(pavel.getByText('This course opens Mon 1 Mar 00:00.')).toBeVisible();
+  await expect(pavel.getByText('Page 1')).toHaveCount(0);
+  await expect(pavel.getByRole('link', { name: 'Pacing guide, to print' })).toHaveCount(0);
   for (const address of ['items/page-1', 'items/never-was']) {
-    const answer = await noor.request.get(`/api/learn/${id}/${address}`);
+    const answer = await pavel.request.get(`/api/learn/${id}/${address}`);
     expect(answer.status()).toBe(404);
   }
-  const guide = await (await noor.request.get(`/api/learn/${id}/guide.csv`)).text();
+  const guide = await (await pavel.request.get(`/api/learn/${id}/guide.csv`)).text();
   expect(guide).not.toContain('Page 1');
 
   await before.getByText('Look only', { exact: true }).click();
   await expect(now).toContainText('to look at');
   await allSaved(page);
-  await noor.reload();
-  await expect(noor.getByRole('link', { name: /Page 1/ }).first()).toBeVisible();
+  await pavel.reload();
+  await expect(pavel.getByRole('link', { name: /Page 1/ }).first()).toBeVisible();
   await other.close();
+});
+
+test('why a page does not show: every layer on the way to it, and one press that opens it', async ({
+  page,
+}) => {
+  await comeInAs(page, INES);
+  const { id, sections } = await ownCourse(page, 'WINDOW-3');
+  const later = { kind: 'fixed', day: '2027-03-17', time: '08:00' };
+  await send(page, id, [
+    {
+      id: 'shut',
+      edits: [
+        { kind: 'set', target: sections[1], field: 'opens', value: later, was: null },
+        { kind: 'set', target: 'page-2', field: 'shown', value: false, was: true },
+      ],
+    },
+  ]);
+  await page.goto(`/setup/${id}/access`);
+  await page.getByRole('combobox', { name: 'Section or item' }).fill('Page 2');
+  await page.getByRole('option', { name: 'Page 2' }).click();
+  const panel = page.getByRole('region', { name: 'Why does this not show?' });
+  await expect(panel.getByText('Page 2 is not there for a learner on Mon 1 Mar.')).toBeVisible();
+  await expect(panel.getByRole('listitem').filter({ hasText: 'opens Wed 17 Mar 08:00' })).toContainText(
+    'Stops it:',
+  );
+  await expect(panel.getByRole('listitem').filter({ hasText: 'Page 2 is not shown.' })).toBeVisible();
+  await expect(
+    panel.getByRole('listitem').filter({ hasText: 'The course’s dates do not stop it.' }),
+  ).toBeVisible();
+  const preview = page.getByRole('complementary', { name: 'What a learner sees' });
+  await expect(preview.getByRole('button', { name: /Page 2/ })).toHaveCount(0);
+  await panel.getByRole('button', { name: 'Open it: 2 changes' }).click();
+  await expect(panel.getByText('Page 2 is open to a learner on Mon 1 Mar.')).toBeVisible();
+  await expect(preview.getByRole('button', { name: /Page 2/ })).toBeVisible();
+  await allSaved(page);
+  await page.keyboard.press('Control+z');
+  await expect(panel.getByText('Page 2 is not there for a learner on Mon 1 Mar.')).toBeVisible();
+  await allSaved(page);
 });
 
 test('work due after the course has closed is found, and cured with one press', async ({ page }) => {

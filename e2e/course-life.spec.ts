@@ -27,6 +27,7 @@ test('live, archived, and back to draft: learners see what the state says', asyn
   await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
   await noor.reload();
   await card.click();
+  await expect(noor.getByRole('heading', { name: 'Course LIFE-1', level: 1 })).toBeVisible();
   await expect(noor.getByText('Begins Mon 1 Mar')).toBeVisible();
 
   // Ctrl Z takes back edits, and not the opening of the course.

@@ -6,6 +6,7 @@ export const INES = 'Inês Carvalhal';
 export const TUNDE = 'Tunde Balewa-Price';
 export const ADAEZE = 'Adaeze Okpara';
 export const NOOR = 'Noor Rahimi';
+export const PAVEL = 'Pavel Dvořan';
 export const KENJI = 'Kenji Morisawa';
 
 export async function comeInAs(page: Page, name: string): Promise<void> {

@@ -3,12 +3,14 @@ import {
   findNode,
   livingSections,
   numberOf,
+  planCourse,
   planFor,
   resolveAccess,
   startOfDay,
   subtree,
+  whyNot,
 } from '@itinerary/core';
-import type { AccessState, Course, Reason, Role, Viewer } from '@itinerary/core';
+import type { AccessState, Course, Edit, LayerName, Reason, Role, Viewer } from '@itinerary/core';
 
 /** `staff`: of the institution, with no role in the course; `nobody`: signed in, and not on it. */
 export const PERSONS = ['instructor', 'assistant', 'learner', 'visitor', 'staff', 'nobody'] as const;
@@ -43,10 +45,15 @@ export interface AccessAsked {
   readonly at: string;
 }
 
-export function accessOf(course: Course, { as, joined, at }: AccessAsked): FileAccess {
+function viewerOf(course: Course, { as, joined }: AccessAsked): Viewer {
   const joinedAt = joined === null ? null : startOfDay(joined, course.dates.zone);
   const isRole = (person: Person): person is Person & Role => person !== 'staff' && person !== 'nobody';
-  const viewer: Viewer = { role: isRole(as) ? as : null, institutionStaff: as === 'staff', joinedAt };
+  return { role: isRole(as) ? as : null, institutionStaff: as === 'staff', joinedAt };
+}
+
+export function accessOf(course: Course, asked: AccessAsked): FileAccess {
+  const { as, joined, at } = asked;
+  const viewer = viewerOf(course, asked);
   const plan = planFor(course, viewer);
   const access = resolveAccess(course, viewer, at, plan);
   const told = ({ state, because, opensAt }: { state: AccessState; because: Reason; opensAt?: number }) => ({
@@ -82,4 +89,79 @@ export function accessAsText({ code, as, joined, at, course, nodes }: FileAccess
     line(course, 'the course'),
     ...nodes.map((node) => line(node, `${(node.number ?? '·').padStart(5)}  ${node.title ?? ''}`)),
   ].join('\n');
+}
+
+export interface FileWhy {
+  readonly code: string;
+  readonly as: Person;
+  readonly joined: string | null;
+  readonly at: string;
+  readonly node: string;
+  readonly title: string | null;
+  readonly state: AccessState;
+  readonly because: Reason;
+  /** Every layer on the way, in the order in which they decide; `because` is null where it is passed. */
+  readonly chain: readonly {
+    readonly layer: LayerName;
+    readonly of: string;
+    readonly title: string | null;
+    readonly state: AccessState | null;
+    readonly because: Reason | null;
+  }[];
+  /** Edits that open it; null where none does. */
+  readonly cure: readonly Edit[] | null;
+}
+
+/** @param node an id, or a number as learners see it ("2.3"). Null: the course has no such node. */
+export function whyOf(course: Course, node: string, asked: AccessAsked): FileWhy | null {
+  const plan = planCourse(course);
+  const id = findNode(course, node)?.node.id ?? byNumber(course, node, (one) => numberOf(plan, one));
+  const why = id === null ? null : whyNot(course, viewerOf(course, asked), asked.at, id);
+  if (id === null || why === null) return null;
+  const titleOf = (of: string): string | null =>
+    of === course.id ? course.title : (findNode(course, of)?.node.title ?? null);
+  const { as, joined, at } = asked;
+  return {
+    code: course.code,
+    as,
+    joined,
+    at: new Date(at).toISOString(),
+    node: id,
+    title: titleOf(id),
+    state: why.answer.state,
+    because: why.answer.because,
+    chain: why.chain.map(({ name, of, cap }) => ({
+      layer: name,
+      of,
+      title: titleOf(of),
+      state: cap?.state ?? null,
+      because: cap?.because ?? null,
+    })),
+    cure: why.cure,
+  };
+}
+
+function byNumber(
+  course: Course,
+  number: string,
+  numberOfNode: (id: string) => string | null,
+): string | null {
+  const nodes = livingSections(course).flatMap((section) => subtree(section));
+  return nodes.find(({ id }) => numberOfNode(id) === number)?.id ?? null;
+}
+
+export function whyAsText(why: FileWhy): string {
+  const { code, as, joined, at, title, state, because, chain, cure } = why;
+  const who = joined === null ? as : `${as}, joined ${joined}`;
+  const lines = chain.map(
+    ({ layer, title: of, because: reason, state: cap }) =>
+      `${reason === null ? 'passed' : `${cap ?? ''}`.padEnd(6)}  ${layer.padEnd(10)}  ${of ?? ''}${reason === null ? '' : `  (${reason})`}`,
+  );
+  const edits = (cure ?? []).flatMap((edit) =>
+    edit.kind === 'set' ? [`set ${edit.field} of ${edit.target} to ${JSON.stringify(edit.value)}`] : [],
+  );
+  const end = cure === null ? ['no edit of the course opens it'] : edits.map((edit) => `to open it: ${edit}`);
+  return [`${title ?? ''} is ${state} for ${who}, at ${at}: ${because}  [${code}]`, ...lines, ...end].join(
+    '\n',
+  );
 }

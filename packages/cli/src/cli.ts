@@ -1,7 +1,7 @@
 /** The course file on the command line: what needs no database. */
 import { courseFileJsonSchema } from '@itinerary/core';
 import { planAsText, planOf } from './plan-file.ts';
-import { accessAsText, accessOf } from './access-file.ts';
+import { accessAsText, accessOf, whyAsText, whyOf } from './access-file.ts';
 import { readCourseFile } from './read-course-file.ts';
 import { readWords } from './words.ts';
 
@@ -14,6 +14,9 @@ const USAGE = `npm run -s course -- COMMAND
   access FILE [--as PERSON] [--joined DAY] [--at MOMENT] [--json]
                           prints what somebody gets of it, and which layer decided; needs no database.
                           PERSON is learner unless said: instructor, assistant, visitor, staff, nobody
+  why FILE NODE [--as PERSON] [--joined DAY] [--at MOMENT] [--json]
+                          prints every layer between somebody and a section or item, and what would open it;
+                          NODE is its id, or its number such as 2.3
   schema                  prints the JSON Schema of the course file`;
 
 /**
@@ -37,7 +40,8 @@ export function runCli(
     return 0;
   }
   const [file, ...more] = rest;
-  if ((command !== 'plan' && command !== 'access') || file === undefined || more.length > 0) {
+  const takes = { plan: 0, access: 0, why: 1 }[command ?? ''];
+  if (file === undefined || takes === undefined || more.length !== takes) {
     err(USAGE);
     return 2;
   }
@@ -47,12 +51,26 @@ export function runCli(
     return 1;
   }
   const written = (value: unknown, text: string): string => (json ? JSON.stringify(value, null, 2) : text);
+  const { course } = read.file;
+  const asked = { as, joined, at: at ?? now };
+  if (command === 'why') {
+    const node = more[0] as string;
+    const why = whyOf(course, node, asked);
+    if (why === null) {
+      err(
+        `${file}: at NODE stands "${node}"; expected: the id or number of a section or item of ${course.code}`,
+      );
+      return 1;
+    }
+    out(written(why, whyAsText(why)));
+    return 0;
+  }
   if (command === 'access') {
-    const access = accessOf(read.file.course, { as, joined, at: at ?? now });
+    const access = accessOf(course, asked);
     out(written(access, accessAsText(access)));
     return 0;
   }
-  const plan = planOf(read.file, at ?? now);
+  const plan = planOf(read.file, asked.at);
   out(written(plan, planAsText(plan)));
   return 0;
 }

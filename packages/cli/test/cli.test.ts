@@ -201,6 +201,41 @@ describe('access', () => {
     expect(lines).toHaveLength(8);
   });
 
+  test('why: every layer on the way, by id or by number, and what would open it', () => {
+    const answer = JSON.parse(cli('why', path, 'b1', '--at', '2027-01-10T12:00:00Z', '--json').out) as object;
+    expect(answer).toMatchObject({
+      node: 'b1',
+      state: 'absent',
+      because: 'before_dates',
+      chain: [
+        { layer: 'state', of: 'course', because: null },
+        { layer: 'membership', because: null },
+        { layer: 'dates', because: 'before_dates', state: 'named' },
+        { layer: 'shown', of: 'B', because: null },
+        { layer: 'opening', of: 'B', because: 'not_yet' },
+        { layer: 'shown', of: 'b1', because: null },
+      ],
+      cure: [
+        { field: 'window', value: { before: 'open', after: 'open' } },
+        { target: 'B', field: 'opens', value: null },
+      ],
+    });
+    const { out } = cli('why', path, '2.1', '--at', '2027-01-12T09:00:00Z');
+    expect(out.split('\n')[0]).toBe(
+      'b1 is absent for learner, at 2027-01-12T09:00:00.000Z: not_yet  [EFM-210]',
+    );
+    expect(out).toContain('to open it: set opens of B to null');
+    expect(cli('why', path, 'a1', '--as', 'nobody').out).toContain('no edit of the course opens it');
+  });
+
+  test('why names what the course does not have, and wants a node', () => {
+    const { code, err } = cli('why', path, '9.9');
+    expect(code).toBe(1);
+    expect(err).toContain('at NODE stands "9.9"; expected: the id or number of a section or item of EFM-210');
+    expect(cli('why', path).code).toBe(2);
+    expect(cli('access', path, 'a1').code).toBe(2);
+  });
+
   test.each([
     [
       ['--as', 'headmaster'],

@@ -178,6 +178,8 @@ export type { ListedOutcome, WorkRow } from './forecast/outcomes.ts';
 export { hasRight, mayPlan, ROLES } from './access/roles.ts';
 export type { Right, Role, Viewer } from './access/roles.ts';
 export { planFor } from './access/plan-for.ts';
+export { whyNot } from './access/why.ts';
+export type { Layer, LayerName, Why } from './access/why.ts';
 export { boundsOf } from './access/window.ts';
 export type { Bounds } from './access/window.ts';
 export { canSee, isReadable, isThere, resolveAccess } from './access/resolve.ts';

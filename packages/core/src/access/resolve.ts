@@ -67,7 +67,13 @@ function windowCap(course: Course, plan: CoursePlan, at: number): Answer | null 
   return null;
 }
 
-function courseCaps(course: Course, plan: CoursePlan, viewer: Viewer, at: number): readonly Answer[] {
+/** In the order of the layers; those that let everything through are left out. */
+export function capsOfCourse(
+  course: Course,
+  plan: CoursePlan,
+  viewer: Viewer,
+  at: number,
+): readonly Answer[] {
   const caps: Answer[] = [];
   const staff = mayPlan(viewer);
   if (course.state === 'draft' && !staff) caps.push({ state: 'absent', because: 'course_draft' });
@@ -96,7 +102,7 @@ export function resolveAccess(
   const staff = mayPlan(viewer);
   const open: Answer = { state: 'open', because: staff ? 'staff' : 'member' };
   const at = Date.parse(moment);
-  const ofCourse = lowest(courseCaps(course, plan, viewer, at), open);
+  const ofCourse = lowest(capsOfCourse(course, plan, viewer, at), open);
   const above = partsOf(ofCourse);
   const nodes = new Map<string, Answer>();
   const sectionPlans = new Map(plan.sections.map((one) => [one.id, one]));
@@ -114,7 +120,7 @@ export function resolveAccess(
   return { course: ofCourse, nodes };
 }
 
-interface Asked {
+export interface Asked {
   readonly course: Course;
   readonly staff: boolean;
   readonly at: number;
@@ -136,10 +142,11 @@ function resolveItems(items: readonly Item[], above: Answer, asked: Asked, nodes
 }
 
 function capped(above: Answer, node: CourseNode, asked: Asked): Answer {
-  return caps(node, asked).reduce<Answer>((low, cap) => lower(low, cap), above);
+  return capsOfNode(node, asked).reduce<Answer>((low, cap) => lower(low, cap), above);
 }
 
-function caps(node: CourseNode, { course, staff, at, plan }: Asked): readonly Answer[] {
+/** Those of one node alone, in the order of the layers; what is above it has its own. */
+export function capsOfNode(node: CourseNode, { course, staff, at, plan }: Asked): readonly Answer[] {
   if (node.removed) return [{ state: 'absent', because: 'removed' }];
   if (staff) return [];
   const hidden = node.kind === 'section' ? 'section_not_shown' : 'item_not_shown';

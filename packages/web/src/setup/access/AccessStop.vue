@@ -12,6 +12,7 @@ import { useActs } from '../acts.ts';
 import StopHead from '../StopHead.vue';
 import { useFieldFocus } from '../use-field-focus.ts';
 import { windowMoments } from './moments.ts';
+import WhyNot from './WhyNot.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -126,6 +127,7 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         </tbody>
       </table>
     </section>
+    <WhyNot :readonly="isReadonly" :when="when" />
   </div>
 </template>
 

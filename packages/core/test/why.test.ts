@@ -1,0 +1,148 @@
+/** Why something does not show: the chain of layers, and edits that really open it. */
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  applyChange,
+  findNode,
+  newDates,
+  newItem,
+  newSection,
+  resolveAccess,
+  subtree,
+  whyNot,
+} from '../src/index.ts';
+import type { Course, Viewer, Why } from '../src/index.ts';
+import { course as anyCourse, smallCourse } from './arbitraries.ts';
+
+const LEARNER: Viewer = { role: 'learner', institutionStaff: false };
+const NOW = '2027-01-20T09:00:00Z';
+const later = { kind: 'fixed' as const, day: '2027-02-01', time: '08:00' };
+
+/** A folder that is not shown, in a section that opens later, in a course that has not begun. */
+const shut = (): Course => ({
+  ...smallCourse(),
+  state: 'live',
+  dates: newDates({ firstDay: '2027-01-25', weeks: 3, zone: 'Europe/Lisbon' }),
+  window: { before: 'closed', after: 'open' },
+  sections: [
+    newSection({
+      id: 'S',
+      title: 'Cores',
+      opens: later,
+      items: [
+        newItem('folder', {
+          id: 'F',
+          title: 'Readings',
+          shown: false,
+          items: [newItem('page', { id: 'P', title: 'Mud' })],
+        }),
+      ],
+    }),
+  ],
+});
+const why = (course: Course, node: string, viewer = LEARNER, at = NOW): Why => {
+  const found = whyNot(course, viewer, at, node);
+  if (found === null) throw new Error('no such node');
+  return found;
+};
+const written = ({ chain }: Why): string[] =>
+  chain.map(({ name, of, cap }) => `${of} ${name} ${cap?.because ?? 'passed'}`);
+
+describe('the chain', () => {
+  test('has every layer on the way, passed and failed, in the order in which they decide', () => {
+    const found = why(shut(), 'P');
+    expect(written(found)).toEqual([
+      'course state passed',
+      'course membership passed',
+      'course dates before_dates',
+      'S shown passed',
+      'S opening not_yet',
+      'F shown item_not_shown',
+      'P shown passed',
+    ]);
+    expect(found.answer).toMatchObject({ state: 'absent', because: 'before_dates' });
+  });
+
+  test('ends with what is asked about, be it a section', () => {
+    expect(written(why(shut(), 'S')).at(-1)).toBe('S opening not_yet');
+    expect(whyNot(shut(), LEARNER, NOW, 'never-was')).toBeNull();
+  });
+
+  test('around one item says which item it is around', () => {
+    const around = { ...smallCourse(), state: 'live' as const };
+    const course = { ...around, dates: { ...around.dates, format: 'item' as const, around: 'a1' } };
+    expect(written(why(course, 'a2'))).toContain('a2 aside kept_aside');
+    expect(why(course, 'a2').cure).toEqual([
+      { kind: 'set', target: 'course', field: 'dates.around', value: 'a2', was: 'a1' },
+    ]);
+    expect(written(why(course, 'a1'))).toContain('a1 aside passed');
+  });
+});
+
+describe('the cure', () => {
+  test('is one edit for each layer that fails, and nothing else', () => {
+    expect(why(shut(), 'P').cure).toEqual([
+      {
+        kind: 'set',
+        target: 'course',
+        field: 'window',
+        value: { before: 'open', after: 'open' },
+        was: { before: 'closed', after: 'open' },
+      },
+      { kind: 'set', target: 'S', field: 'opens', value: null, was: later },
+      { kind: 'set', target: 'F', field: 'shown', value: true, was: false },
+    ]);
+  });
+
+  test('is empty where it is open, and for staff, who skip every layer', () => {
+    const open = { ...smallCourse(), state: 'live' as const };
+    expect(why(open, 'a1').cure).toEqual([]);
+    const staff: Viewer = { role: 'instructor', institutionStaff: false };
+    expect(why(shut(), 'P', staff)).toMatchObject({ answer: { state: 'open' }, cure: [] });
+  });
+
+  test('is for nobody to give where it is about who somebody is, or what is removed', () => {
+    expect(why(shut(), 'P', { role: null, institutionStaff: false }).cure).toBeNull();
+    expect(why(shut(), 'P', { role: 'visitor', institutionStaff: false }).cure).toBeNull();
+    const base = shut();
+    const removed = { ...base, sections: base.sections.map((section) => ({ ...section, removed: true })) };
+    expect(why(removed, 'P').cure).toBeNull();
+    expect(written(why(removed, 'P'))).toContain('S removed removed');
+  });
+
+  test('opens any node of any course that an edit can open, and only then is there one', () => {
+    const seen = { opened: 0, open: 0, nobody: 0 };
+    fc.assert(
+      fc.property(
+        anyCourse,
+        fc.constantFrom<Viewer['role']>('learner', 'learner', 'visitor', null),
+        (of, role) => {
+          const viewer: Viewer = { role, institutionStaff: false };
+          for (const { id } of of.sections.flatMap((section) => subtree(section))) {
+            const { answer, cure, chain } = why(of, id, viewer);
+            expect(answer).toEqual(resolveAccess(of, viewer, NOW).nodes.get(id));
+            if (cure === null) {
+              seen.nobody += 1;
+              const names = chain.filter(({ cap }) => cap !== null).map(({ name }) => name);
+              expect(names.some((name) => name === 'membership' || name === 'removed')).toBe(true);
+              continue;
+            }
+            if (cure.length === 0) {
+              seen.open += 1;
+              expect(answer.state).toBe('open');
+              continue;
+            }
+            seen.opened += 1;
+            expect(answer.state).not.toBe('open');
+            const applied = applyChange(of, { id: 'cure', edits: [...cure] });
+            if (!applied.ok) throw new Error(`refused: ${applied.refusal.code}`);
+            expect(resolveAccess(applied.course, viewer, NOW).nodes.get(id)?.state).toBe('open');
+            expect(findNode(applied.course, id)).not.toBeNull();
+          }
+        },
+      ),
+      { numRuns: 600, seed: 20270120 },
+    );
+    expect(Math.min(seen.opened, seen.open, seen.nobody)).toBeGreaterThan(30);
+  });
+});
