@@ -48,6 +48,11 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
     await page.getByRole('combobox', { name: 'Item' }).fill('Page 2');
     await page.getByRole('option', { name: '2.1 Page 2' }).click();
     await expect(text(page).locator('a[data-item]')).toHaveText('walk');
+    // The cursor is after it: typing goes on there, and not over it.
+    await expect(text(page)).toBeFocused();
+    await page.keyboard.type(' slowly');
+    await expect(text(page)).toContainText('then walk slowly');
+    await expect(text(page).locator('a[data-item]')).toHaveText('walk');
   });
 
   await test.step('a formula is set while it is typed', async () => {
@@ -144,7 +149,7 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
       },
     ]);
     await noor.goto(`/courses/${id}/items/page-1`);
-    await expect(noor.getByText('First read what is not open to you, then walk')).toBeVisible();
+    await expect(noor.getByText('First read what is not open to you, then walk slowly')).toBeVisible();
     expect(await noor.content()).not.toContain('Page 3');
     await other.close();
   });

@@ -2,7 +2,8 @@
 /** Rich text, with its tools in view. What it writes is what the server's allow list keeps. */
 import type { UploadAnswer } from '@itinerary/contract';
 import { isPictureType } from '@itinerary/core';
-import { NodeSelection } from '@tiptap/pm/state';
+import type { Command } from '@tiptap/core';
+import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
 import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -149,6 +150,12 @@ const tools = computed(() => {
 });
 const inTable = computed(() => (editor.value === undefined ? [] : tableTools(editor.value)));
 
+/** After what was linked, and no more of the link: whoever types on must not type over the words. */
+const goOn: Command = ({ tr }) => {
+  tr.setSelection(TextSelection.create(tr.doc, tr.selection.to)).setStoredMarks([]);
+  return true;
+};
+
 function close(): void {
   asked.value = null;
   editor.value?.commands.focus();
@@ -164,7 +171,13 @@ function linkAddress(href: string, typed: string): void {
   } else if (linked.value.item !== null && !linked.value.hasWords) {
     chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href } }] }).run();
   } else {
-    chain.extendMarkRange('itemLink').unsetMark('itemLink').extendMarkRange('link').setLink({ href }).run();
+    chain
+      .extendMarkRange('itemLink')
+      .unsetMark('itemLink')
+      .extendMarkRange('link')
+      .setLink({ href })
+      .command(goOn)
+      .run();
   }
   asked.value = null;
 }
@@ -177,7 +190,13 @@ function linkItem(item: string): void {
   if (chosen.value !== null || (now.state.selection.empty && !isLinked)) {
     chain.insertContent({ type: 'itemName', attrs: { item } }).run();
   } else {
-    chain.extendMarkRange('link').unsetLink().extendMarkRange('itemLink').setMark('itemLink', { item }).run();
+    chain
+      .extendMarkRange('link')
+      .unsetLink()
+      .extendMarkRange('itemLink')
+      .setMark('itemLink', { item })
+      .command(goOn)
+      .run();
   }
   asked.value = null;
 }
