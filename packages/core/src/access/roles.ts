@@ -39,3 +39,6 @@ export function hasRight(viewer: Viewer, right: Right): boolean {
 export function mayPlan(viewer: Viewer): boolean {
   return hasRight(viewer, 'plan');
 }
+
+/** A learner and nobody in particular: whom previews and readiness ask for. */
+export const ANY_LEARNER: Viewer = { role: 'learner', institutionStaff: false };

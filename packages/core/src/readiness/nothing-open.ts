@@ -1,11 +1,11 @@
 import { boundsOf } from '../access/window.ts';
+import { onceLive } from '../access/once-live.ts';
 import { isReadable, resolveAccess } from '../access/resolve.ts';
+import { ANY_LEARNER } from '../access/roles.ts';
 import { isContent } from '../course/items-schema.ts';
 import { livingSections, shownItems } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { WITH_LEARNERS } from './rule.ts';
-
-const LEARNER = { role: 'learner', institutionStaff: false } as const;
 
 /** On the first day learners find everything closed, though something is there to be opened. */
 export const nothingOpen: Rule = {
@@ -19,9 +19,8 @@ export const nothingOpen: Rule = {
       .flatMap((section) => shownItems(section))
       .filter((item) => isContent(item));
     if (content.length === 0) return null;
-    const live = { ...course, state: 'live' as const };
     const first = new Date(opensAt).toISOString();
-    const { nodes } = resolveAccess(live, LEARNER, first, plan);
+    const { nodes } = resolveAccess(onceLive(course), ANY_LEARNER, first, plan);
     if (content.some(({ id }) => isReadable(nodes.get(id)?.state ?? 'absent'))) return null;
     return { severity: 'advice', values: { count: content.length, day: plan.firstDay ?? '' } };
   },

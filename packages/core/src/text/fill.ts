@@ -50,15 +50,12 @@ export function fillText(html: string, { picture, formula, item }: Filling): str
 }
 
 /** What may be wider than a phone scrolls by itself, and by keyboard. */
-function wide(html: string): string {
-  return `<div class="wide" tabindex="0">${html}</div>`;
-}
+const WIDE = '<div class="wide" tabindex="0">';
+const wide = (html: string): string => `${WIDE}${html}</div>`;
 
 function inTheirOwnWidth(html: string, replace: (piece: Piece) => string): string {
   const filled = replacePieces(html, replace);
-  return filled
-    .replaceAll('<table>', '<div class="wide" tabindex="0"><table>')
-    .replaceAll('</table>', '</table></div>');
+  return filled.replaceAll('<table>', `${WIDE}<table>`).replaceAll('</table>', '</table></div>');
 }
 
 function ownWords({ number, title }: LinkTarget): string {

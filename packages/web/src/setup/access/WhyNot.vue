@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Why something does not show: every layer between a learner and it, and one press that opens it. */
 import { IconCheck, IconX } from '@tabler/icons-vue';
-import { isHolder, livingSections, numberOf, subtree, whyNot } from '@itinerary/core';
+import { ANY_LEARNER, isHolder, livingSections, numberOf, onceLive, subtree, whyNot } from '@itinerary/core';
 import type { Layer } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -37,12 +37,10 @@ const nodes = computed(() =>
   ),
 );
 
-const LEARNER = { role: 'learner', institutionStaff: false } as const;
 /** A draft is asked about as it would be once live, as the preview shows it. */
 const why = computed(() => {
   if (chosen.value === null || plan.planned === null) return null;
-  const live = course.value.state === 'draft' ? { ...course.value, state: 'live' as const } : course.value;
-  return whyNot(live, LEARNER, marker.moment.value, chosen.value, plan.planned);
+  return whyNot(onceLive(course.value), ANY_LEARNER, marker.moment.value, chosen.value, plan.planned);
 });
 /** Archived is a state of the course, which is changed on purpose and not on the way. */
 const cure = computed(() => {

@@ -1,6 +1,8 @@
 /** What a learner gets of the course around its dates: the moments at which that may change, and how much is open. */
 import {
   allLivingItems,
+  ANY_LEARNER,
+  onceLive,
   boundsOf,
   isContent,
   isReadable,
@@ -10,7 +12,6 @@ import {
 import type { AccessState, CoursePlan } from '@itinerary/core';
 
 const MINUTE_MS = 60_000;
-const LEARNER = { role: 'learner', institutionStaff: false } as const;
 
 export interface WindowMoment {
   readonly what: 'now' | 'eve' | 'first' | 'last' | 'after';
@@ -25,7 +26,7 @@ export interface WindowMoment {
 /** As it would be once the course is live: before that learners get nothing, and nobody needs a table for it. */
 export function windowMoments(plan: CoursePlan, now: string): readonly WindowMoment[] {
   const { opensAt, closesAt } = boundsOf(plan);
-  const course = plan.course.state === 'draft' ? { ...plan.course, state: 'live' as const } : plan.course;
+  const course = onceLive(plan.course);
   const items = livingSections(course)
     .flatMap((section) => allLivingItems(section))
     .filter((item) => isContent(item));
@@ -39,7 +40,7 @@ export function windowMoments(plan: CoursePlan, now: string): readonly WindowMom
   return asked.flatMap(([what, instant]) => {
     if (instant === null) return [];
     const at = new Date(instant).toISOString();
-    const { course: answer, nodes } = resolveAccess(course, LEARNER, at, plan);
+    const { course: answer, nodes } = resolveAccess(course, ANY_LEARNER, at, plan);
     const readable = items.filter(({ id }) => isReadable(nodes.get(id)?.state ?? 'absent')).length;
     return [{ what, at, state: answer.state, readable, all: items.length }];
   });

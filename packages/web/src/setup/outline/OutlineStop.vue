@@ -6,11 +6,10 @@ import {
   isHolder,
   ITEM_KINDS,
   livingSections,
-  numberOf,
   sectionOf,
   share,
 } from '@itinerary/core';
-import type { Edit, FieldValue, MoveEdit } from '@itinerary/core';
+import type { Edit, FieldValue } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -34,8 +33,8 @@ import LayoutDialog from './LayoutDialog.vue';
 import MomentDialog from './MomentDialog.vue';
 import type { MomentAsk } from './MomentDialog.vue';
 import MoveDialog from './MoveDialog.vue';
-import { movable, moveByDrop, moveByOne, placeAll } from './moves.ts';
-import type { Drop, Seat } from './moves.ts';
+import { movable } from './moves.ts';
+import { useMoving } from './moving.ts';
 import OutlineTable from './OutlineTable.vue';
 import { isNodeRow, outlineRows } from './rows.ts';
 import type { Filter, ItemRow, OutlineRow, SectionRow } from './rows.ts';
@@ -54,14 +53,12 @@ const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
 const only = ref<Filter['only']>('all');
 const opened = ref<string | null>(null);
-const said = ref('');
 const columns = useColumns();
 const asked = ref<MomentAsk | null>(null);
 const isCopying = ref(false);
 const isLayingOut = ref(false);
 const isShowingLoad = ref(false);
 const isShowingWork = ref(false);
-const moving = ref<readonly string[] | null>(null);
 
 const course = computed(() => plan.course!);
 const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
@@ -113,36 +110,12 @@ const { focusedRow, here, addSection, addItem, addFile } = useAdding({
   open: (id) => (opened.value = id),
 });
 
-/** All that are selected, when the line is one of them; else the line alone. */
-const group = (id: string): readonly string[] =>
-  selection.ids.value.has(id) ? movable(course.value, [...selection.ids.value], id) : [id];
-
-function moved(edits: readonly MoveEdit[] | null, id: string): boolean {
-  if (edits === null || !plan.change(edits)) return false;
-  const place = plan.planned === null ? null : numberOf(plan.planned, id);
-  said.value = t(course.value.state === 'live' ? 'setup.outline.movedLive' : 'setup.outline.movedTo', {
-    place: place ?? '·',
-  });
-  return true;
-}
+const { said, moving, group, stepBy, drop, move } = useMoving(selection);
 
 async function step(id: string, way: 'up' | 'down', cell: string): Promise<void> {
   if (isReadonly.value || !filter.value.isOff) return;
-  moved(
-    moveByOne(course.value, group(id), way, (holder) => folded.value.has(holder)),
-    id,
-  );
+  stepBy(id, way, (holder) => folded.value.has(holder));
   await focus(id, cell);
-}
-
-function drop(dragged: string, where: Drop): void {
-  if (!isReadonly.value) moved(moveByDrop(course.value, group(dragged), where), dragged);
-}
-
-function move(seat: Seat): void {
-  const ids = moving.value ?? [];
-  moving.value = null;
-  if (ids[0] !== undefined) moved(placeAll(ids, seat), ids[0]);
 }
 
 async function remove(row: Node): Promise<void> {
@@ -323,7 +296,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
         @select="(id, extend) => (extend ? selection.extendTo(id, order) : selection.toggle(id))"
         @select-all="selection.all(order)"
         @moment="askFor"
-        @drop="drop"
+        @drop="(dragged, where) => !isReadonly && drop(dragged, where)"
         @step="step"
         @focused="focusedRow = $event"
       />

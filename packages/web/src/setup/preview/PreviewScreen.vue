@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The learner's own pages, resolved from the plan as it stands, for the marker's moment. */
 import { IconArrowLeft } from '@tabler/icons-vue';
-import { courseView, findNode, share } from '@itinerary/core';
+import { ANY_LEARNER, courseView, findNode, onceLive, share } from '@itinerary/core';
 import type { CourseView } from '@itinerary/core';
 import { computed, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -34,9 +34,7 @@ const inSection = ref<string | null>(null);
 const view = computed<CourseView | null>((before) => {
   const { course, planned } = plan;
   if (course === null || planned === null) return null;
-  const shown = course.state === 'draft' ? { ...course, state: 'live' as const } : course;
-  const learner = { role: 'learner' as const, institutionStaff: false };
-  return share(before ?? null, courseView(shown, learner, marker.moment.value, planned));
+  return share(before ?? null, courseView(onceLive(course), ANY_LEARNER, marker.moment.value, planned));
 });
 const filled = useFilled(() => view.value);
 const sections = computed(() => view.value?.sections ?? []);
