@@ -2,18 +2,28 @@
 import {
   findNode,
   livingSections,
+  NOTHING_DONE,
   numberOf,
   planCourse,
   planFor,
   resolveAccess,
+  ROLES,
   startOfDay,
   subtree,
   whyNot,
 } from '@itinerary/core';
-import type { AccessState, Course, Edit, LayerName, Reason, Role, Viewer } from '@itinerary/core';
+import type { AccessState, Answer, Course, Edit, LayerName, Reason, Viewer } from '@itinerary/core';
 
-/** `staff`: of the institution, with no role in the course; `nobody`: signed in, and not on it. */
-export const PERSONS = ['instructor', 'assistant', 'learner', 'visitor', 'staff', 'nobody'] as const;
+/** `staff`: of the institution, with no role in the course; `nobody`: signed in, and not on it; `passer_by`: not. */
+export const PERSONS = [
+  'instructor',
+  'assistant',
+  'learner',
+  'visitor',
+  'staff',
+  'nobody',
+  'passer_by',
+] as const;
 export type Person = (typeof PERSONS)[number];
 
 export interface AccessRow {
@@ -25,6 +35,8 @@ export interface AccessRow {
   readonly because: Reason;
   /** ISO, UTC; where waiting is what opens it. */
   readonly opens: string | null;
+  /** The next change of state if nobody does anything; null: none. */
+  readonly ahead: { readonly at: string; readonly state: AccessState } | null;
 }
 
 export interface FileAccess {
@@ -32,7 +44,7 @@ export interface FileAccess {
   readonly as: Person;
   readonly joined: string | null;
   readonly at: string;
-  readonly course: Pick<AccessRow, 'state' | 'because' | 'opens'>;
+  readonly course: Pick<AccessRow, 'state' | 'because' | 'opens' | 'ahead'>;
   /** In reading order; what has been removed is left out. */
   readonly nodes: readonly AccessRow[];
 }
@@ -43,12 +55,33 @@ export interface AccessAsked {
   readonly joined: string | null;
   /** ISO. */
   readonly at: string;
+  /** Groups and classes that they are in, by id or by name. */
+  readonly groups: readonly string[];
+  /** Items that they have done, by id. */
+  readonly done: readonly string[];
 }
 
-function viewerOf(course: Course, { as, joined }: AccessAsked): Viewer {
+/** The groups asked for that the course does not have. */
+export function unknownGroups(course: Course, { groups }: AccessAsked): readonly string[] {
+  return groups.filter((asked) => groupOf(course, asked) === null);
+}
+
+function groupOf(course: Course, asked: string): string | null {
+  if (Object.hasOwn(course.groups, asked)) return asked;
+  return Object.entries(course.groups).find(([, { name }]) => name === asked)?.[0] ?? null;
+}
+
+function viewerOf(course: Course, { as, joined, groups, done }: AccessAsked): Viewer {
   const joinedAt = joined === null ? null : startOfDay(joined, course.dates.zone);
-  const isRole = (person: Person): person is Person & Role => person !== 'staff' && person !== 'nobody';
-  return { role: isRole(as) ? as : null, institutionStaff: as === 'staff', joinedAt };
+  const role = ROLES.find((one) => one === as) ?? null;
+  return {
+    role,
+    institutionStaff: as === 'staff',
+    joinedAt,
+    here: as !== 'passer_by',
+    groups: groups.map((one) => groupOf(course, one)).filter((id) => id !== null),
+    deeds: { ...NOTHING_DONE, done: new Set(done) },
+  };
 }
 
 export function accessOf(course: Course, asked: AccessAsked): FileAccess {
@@ -56,11 +89,16 @@ export function accessOf(course: Course, asked: AccessAsked): FileAccess {
   const viewer = viewerOf(course, asked);
   const plan = planFor(course, viewer);
   const access = resolveAccess(course, viewer, at, plan);
-  const told = ({ state, because, opensAt }: { state: AccessState; because: Reason; opensAt?: number }) => ({
-    state,
-    because,
-    opens: opensAt === undefined ? null : new Date(opensAt).toISOString(),
-  });
+  const iso = (instant: number): string => new Date(instant).toISOString();
+  const told = (id: string, { state, because, opensAt }: Answer): FileAccess['course'] => {
+    const ahead = access.ahead(id);
+    return {
+      state,
+      because,
+      opens: opensAt === undefined ? null : iso(opensAt),
+      ahead: ahead === null ? null : { at: iso(ahead.at), state: ahead.becomes.state },
+    };
+  };
   const nodes = livingSections(course)
     .flatMap((section) => subtree(section))
     .filter(({ id, removed }) => !removed && findNode(course, id)?.above.every((holder) => !holder.removed))
@@ -68,14 +106,14 @@ export function accessOf(course: Course, asked: AccessAsked): FileAccess {
       const answer = access.nodes.get(node.id);
       if (answer === undefined) return [];
       const { id, kind, title } = node;
-      return [{ id, kind, number: numberOf(plan, id), title, ...told(answer) }];
+      return [{ id, kind, number: numberOf(plan, id), title, ...told(id, answer) }];
     });
   return {
     code: course.code,
     as,
     joined,
     at: new Date(at).toISOString(),
-    course: told(access.course),
+    course: told(course.id, access.course),
     nodes,
   };
 }

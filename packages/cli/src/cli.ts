@@ -1,7 +1,7 @@
 /** The course file on the command line: what needs no database. */
 import { courseFileJsonSchema } from '@itinerary/core';
 import { planAsText, planOf } from './plan-file.ts';
-import { accessAsText, accessOf, whyAsText, whyOf } from './access-file.ts';
+import { accessAsText, accessOf, unknownGroups, whyAsText, whyOf } from './access-file.ts';
 import { readCourseFile } from './read-course-file.ts';
 import { readWords } from './words.ts';
 
@@ -11,10 +11,11 @@ const USAGE = `npm run -s course -- COMMAND
   plan FILE [--json] [--at MOMENT]
                           prints its computed sections, pauses, moments and findings; needs no database.
                           MOMENT is when findings are asked (2027-01-11T09:00:00Z); left out, it is now
-  access FILE [--as PERSON] [--joined DAY] [--at MOMENT] [--json]
-                          prints what somebody gets of it, and which layer decided; needs no database.
-                          PERSON is learner unless said: instructor, assistant, visitor, staff, nobody
-  why FILE NODE [--as PERSON] [--joined DAY] [--at MOMENT] [--json]
+  access FILE [--as PERSON] [--joined DAY] [--in GROUPS] [--done ITEMS] [--at MOMENT] [--json]
+                          prints what somebody gets of it, which layer decided, and what changes next; needs no
+                          database. PERSON is learner unless said: instructor, assistant, visitor, staff (of the
+                          institution), nobody (signed in, not in the course), passer_by (not signed in)
+  why FILE NODE [--as PERSON] [--joined DAY] [--in GROUPS] [--done ITEMS] [--at MOMENT] [--json]
                           prints every layer between somebody and a section or item, and what would open it;
                           NODE is its id, or its number such as 2.3
   schema                  prints the JSON Schema of the course file`;
@@ -34,7 +35,7 @@ export function runCli(
     err(`${words}\n${USAGE}`);
     return 2;
   }
-  const { command, rest, json, at, as, joined } = words;
+  const { command, rest, json, at, as, joined, groups, done } = words;
   if (command === 'schema' && rest.length === 0) {
     out(JSON.stringify(courseFileJsonSchema(), null, 2));
     return 0;
@@ -52,7 +53,12 @@ export function runCli(
   }
   const written = (value: unknown, text: string): string => (json ? JSON.stringify(value, null, 2) : text);
   const { course } = read.file;
-  const asked = { as, joined, at: at ?? now };
+  const asked = { as, joined, at: at ?? now, groups, done };
+  const [unknown] = unknownGroups(course, asked);
+  if (unknown !== undefined) {
+    err(`after --in stands "${unknown}"; expected: a group or class of ${course.code}, by id or name`);
+    return 1;
+  }
   if (command === 'why') {
     const node = more[0] as string;
     const why = whyOf(course, node, asked);

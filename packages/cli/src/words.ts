@@ -10,9 +10,11 @@ export interface Words {
   readonly at: string | null;
   readonly as: Person;
   readonly joined: string | null;
+  readonly groups: readonly string[];
+  readonly done: readonly string[];
 }
 
-type Options = { -readonly [Name in 'json' | 'at' | 'as' | 'joined']: Words[Name] };
+type Options = { -readonly [Name in 'json' | 'at' | 'as' | 'joined' | 'groups' | 'done']: Words[Name] };
 
 /** Each takes the word after it, and says what is wrong with that. */
 const TAKING: Readonly<Record<string, (word: string, options: Options) => string | null>> = {
@@ -31,12 +33,26 @@ const TAKING: Readonly<Record<string, (word: string, options: Options) => string
     options.joined = word;
     return isRealDay(word) ? null : 'a day that exists, written YYYY-MM-DD';
   },
+  '--in': (word, options) => {
+    options.groups = listed(word);
+    return options.groups.length > 0 ? null : 'groups or classes, by id or name, separated by commas';
+  },
+  '--done': (word, options) => {
+    options.done = listed(word);
+    return options.done.length > 0 ? null : 'ids of items, separated by commas';
+  },
 };
+
+const listed = (word: string): readonly string[] =>
+  word
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
 
 /** A sentence when a word is not known here. */
 export function readWords(words: readonly string[]): Words | string {
   const plain: string[] = [];
-  const options: Options = { json: false, at: null, as: 'learner', joined: null };
+  const options: Options = { json: false, at: null, as: 'learner', joined: null, groups: [], done: [] };
   for (let index = 0; index < words.length; index += 1) {
     const word = words[index] as string;
     const take = TAKING[word];

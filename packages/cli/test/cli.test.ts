@@ -168,7 +168,7 @@ describe('access', () => {
 
   test('says for each node what a learner gets, and which layer decided', () => {
     const answer = asked('--at', '2027-01-12T09:00:00Z');
-    expect(answer.course).toEqual({ state: 'open', because: 'member', opens: null });
+    expect(answer.course).toEqual({ state: 'open', because: 'member', opens: null, ahead: null });
     expect(answer.nodes).toMatchObject([
       { id: 'A', state: 'open', number: '1' },
       { id: 'a1', state: 'open', number: '1.1' },
@@ -185,6 +185,7 @@ describe('access', () => {
       state: 'named',
       because: 'before_dates',
       opens: '2027-01-11T00:00:00.000Z',
+      ahead: { at: '2027-01-11T00:00:00.000Z', state: 'open' },
     });
     expect(states(...eve)).toBe('A absent, a1 absent, a2 absent, a3 absent, B absent, b1 absent');
     expect(states(...eve, '--as', 'staff')).toBe('A open, a1 open, a2 open, a3 open, B open, b1 open');
@@ -201,6 +202,33 @@ describe('access', () => {
     expect(lines).toHaveLength(8);
   });
 
+  test('by group and by what they have done, with what changes next', () => {
+    const rule = {
+      when: { kind: 'all' as const, of: [{ kind: 'done' as const, items: ['a1'] }] },
+      until: null,
+    };
+    const forClass = { shown: true, audience: ['k'], rule: { ...rule, then: 'look' as const } };
+    const grouped = {
+      ...course,
+      groups: { k: { name: 'Class A', kind: 'class' as const, at: 0 } },
+      sections: course.sections.map((section) => ({
+        ...section,
+        items: section.items.map((item) => (item.id === 'a2' ? { ...item, ...forClass } : item)),
+      })),
+    };
+    const path = file('groups.json', toCourseFile(grouped, {}));
+    const a2 = (...more: string[]): unknown =>
+      (
+        JSON.parse(cli('access', path, '--at', '2027-01-12T09:00:00Z', '--json', ...more).out) as {
+          nodes: { id: string; state: string; because: string }[];
+        }
+      ).nodes.find(({ id }) => id === 'a2');
+    expect(a2()).toMatchObject({ state: 'absent', because: 'other_audience', ahead: null });
+    expect(a2('--in', 'Class A')).toMatchObject({ state: 'named', because: 'waiting' });
+    expect(a2('--in', 'k', '--done', 'a1')).toMatchObject({ state: 'open', because: 'member' });
+    expect(cli('access', path, '--in', 'Class Z').err).toContain('after --in stands "Class Z"');
+  });
+
   test('why: every layer on the way, by id or by number, and what would open it', () => {
     const answer = JSON.parse(cli('why', path, 'b1', '--at', '2027-01-10T12:00:00Z', '--json').out) as object;
     expect(answer).toMatchObject({
@@ -212,8 +240,8 @@ describe('access', () => {
         { layer: 'membership', because: null },
         { layer: 'dates', because: 'before_dates', state: 'named' },
         { layer: 'shown', of: 'B', because: null },
-        { layer: 'opening', of: 'B', because: 'not_yet' },
         { layer: 'shown', of: 'b1', because: null },
+        { layer: 'opening', of: 'B', because: 'not_yet' },
       ],
       cure: [
         { field: 'window', value: { before: 'open', after: 'open' } },
@@ -244,7 +272,7 @@ describe('access', () => {
     [['--joined', '2027-02-30'], 'after --joined stands "2027-02-30"; expected: a day that exists'],
     [['--at', 'tomorrow'], 'after --at stands "tomorrow"; expected: a moment such as'],
     [['--at'], 'after --at stands ""'],
-    [['--who'], '"--who" is not known here; --json, --at, --as, --joined are'],
+    [['--who'], '"--who" is not known here; --json, --at, --as, --joined, --in, --done are'],
   ])('%s is not taken', (words, sentence) => {
     const { code, err } = cli('access', path, ...words);
     expect(code).toBe(2);

@@ -12,6 +12,7 @@ import {
 } from '../src/index.ts';
 import type { Change, Course, CoursePlan } from '../src/index.ts';
 import { courseOfPages, courseOfWork, TIMES, WEEKDAYS } from './courses.ts';
+import { accessComparisons } from './access.ts';
 import { compare } from './measure.ts';
 import type { Comparison } from './measure.ts';
 
@@ -183,11 +184,12 @@ const COMPARISONS: readonly Comparison[] = [
 ];
 
 const wanted = process.argv[2];
-const chosen = COMPARISONS.filter(({ name }) => wanted === undefined || name === wanted);
+const all = [...COMPARISONS, ...(await accessComparisons())];
+const chosen = all.filter(({ name }) => wanted === undefined || name === wanted);
 if (chosen.length === 0) {
   console.error(
-    `There is no comparison "${wanted ?? ''}"; there are: ${COMPARISONS.map(({ name }) => name).join(', ')}`,
+    `There is no comparison "${wanted ?? ''}"; there are: ${all.map(({ name }) => name).join(', ')}`,
   );
   process.exitCode = 2;
 }
-chosen.forEach((comparison) => compare(comparison));
+for (const comparison of chosen) await compare(comparison);

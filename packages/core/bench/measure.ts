@@ -2,13 +2,19 @@
 
 const ROUNDS = 9;
 
+type Work = (at: number) => void | Promise<void>;
+
 /** The middle of several measurements, in milliseconds for `count` runs. */
-function measure(count: number, work: (at: number) => void): number {
-  const times = Array.from({ length: ROUNDS }, () => {
+async function measure(count: number, work: Work): Promise<number> {
+  const times: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
     const start = performance.now();
-    for (let at = 0; at < count; at += 1) work(at);
-    return performance.now() - start;
-  });
+    for (let at = 0; at < count; at += 1) {
+      const under = work(at);
+      if (under instanceof Promise) await under;
+    }
+    times.push(performance.now() - start);
+  }
   return times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)] as number;
 }
 
@@ -18,17 +24,25 @@ export interface Comparison {
   /** What N says, for whoever reads it. */
   readonly says: string;
   readonly count: number;
-  readonly one: (at: number) => void;
-  readonly other: (at: number) => void;
+  readonly one: Work;
+  readonly other: Work;
   /** How often the slower of the two runs, where it is much slower. */
   readonly otherCount?: number;
 }
 
 /** Prints time of `other` divided by time of `one`, each for a single run. */
-export function compare({ name, says, count, one, other, otherCount = count }: Comparison): void {
-  measure(Math.ceil(count / 5), one);
-  measure(Math.ceil(otherCount / 5), other);
-  const ratio = measure(otherCount, other) / otherCount / (measure(count, one) / count);
+export async function compare({
+  name,
+  says,
+  count,
+  one,
+  other,
+  otherCount = count,
+}: Comparison): Promise<void> {
+  await measure(Math.ceil(count / 5), one);
+  await measure(Math.ceil(otherCount / 5), other);
+  const theirs = (await measure(otherCount, other)) / otherCount;
+  const ratio = theirs / ((await measure(count, one)) / count);
   console.log(`ratio ${name} ${ratio < 1 ? ratio.toFixed(3) : ratio.toFixed(1)}`);
   console.log(`  ${says}`);
 }

@@ -43,6 +43,41 @@ export type {
   Pause,
   PausePolicy,
 } from './course/dates-schema.ts';
+export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './course/rules.ts';
+export {
+  changedBySchema,
+  closedSchema,
+  doneRuleSchema,
+  exceptionSchema,
+  findableSchema,
+  groupSchema,
+  groupWorkSchema,
+  localMomentSchema,
+  MAX_CONDITIONS,
+  MAX_RULE_DEPTH,
+  namesSchema,
+  openingRuleSchema,
+  personExceptionSchema,
+  visitorsSchema,
+} from './course/access-schema.ts';
+export type {
+  ChangedBy,
+  Closed,
+  Condition,
+  ConditionGroup,
+  DoneRule,
+  Exception,
+  Findable,
+  Group,
+  GroupWork,
+  LocalMoment,
+  Names,
+  OpeningRule,
+  Outside,
+  PersonException,
+  SingleCondition,
+  Visitors,
+} from './course/access-schema.ts';
 export { anchorSchema, momentSchema } from './course/moment-schema.ts';
 export type { Anchor, PlannedMoment, ShiftUnit } from './course/moment-schema.ts';
 export {
@@ -87,7 +122,6 @@ export type {
   ItemKind,
   Numbering,
   Outcome,
-  Outside,
   Purpose,
   Section,
   UnitSpan,
@@ -96,6 +130,7 @@ export {
   allLivingItems,
   findNode,
   folderDepth,
+  isForLearners,
   isHolder,
   isOutOfSight,
   isShown,
@@ -176,19 +211,29 @@ export type { SectionLoad } from './forecast/load.ts';
 export { listOutcomes, workTable } from './forecast/outcomes.ts';
 export type { ListedOutcome, WorkRow } from './forecast/outcomes.ts';
 export { onceLive } from './access/once-live.ts';
-export { ANY_LEARNER, hasRight, mayPlan, ROLES } from './access/roles.ts';
-export type { Right, Role, Viewer } from './access/roles.ts';
+export { ANY_LEARNER, hasRight, mayPlan, NOTHING_DONE, ROLES } from './access/roles.ts';
+export type { Deeds, Right, Role, Viewer } from './access/roles.ts';
 export { planFor } from './access/plan-for.ts';
 export { whyNot } from './access/why.ts';
 export type { Layer, LayerName, Why } from './access/why.ts';
 export { boundsOf } from './access/window.ts';
 export type { Bounds } from './access/window.ts';
-export { canSee, isReadable, isThere, resolveAccess } from './access/resolve.ts';
-export type { Access, AccessState, Answer, Reason } from './access/resolve.ts';
+export { canSee, isReadable, isThere } from './access/answer.ts';
+export type { AccessState, Answer, Reason } from './access/answer.ts';
+export { accessAt, resolveAccess } from './access/resolve.ts';
+export type { Access, Ahead, NodeAnswers } from './access/resolve.ts';
+export { analyseRules } from './access/analysis.ts';
+export type { Never, NeverBecause, RuleAnalysis } from './access/analysis.ts';
+export { isEasyPassphrase } from './access/passphrase.ts';
+export { accessTimeline } from './access/timeline.ts';
+export type { AccessMoment, StateChange } from './access/timeline.ts';
+export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
+export { exceptionsFor, heldAt, instantOf, ownCourse } from './access/own-course.ts';
+export type { OpeningPart } from './access/opening.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { withoutTypedNumber } from './readiness/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
-export type { Finding, Rule, Severity, Stop } from './readiness/rule.ts';
+export type { Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
 export { NO_FACTS, textFacts, textFactsSchema } from './text/facts.ts';
 export type { FactsByText, TextFacts } from './text/facts.ts';
 export { AWAY, fillText, relinkText } from './text/fill.ts';

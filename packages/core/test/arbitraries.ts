@@ -1,20 +1,27 @@
 /** Random courses and random changes to them, for the property tests. */
 import fc from 'fast-check';
-import { ITEM_KINDS, newDates, newItem, newSection, subtree } from '../src/index.ts';
+import { ITEM_KINDS, newCourse, newDates, newItem, newSection, subtree } from '../src/index.ts';
 import type {
   Change,
+  ConditionGroup,
   Course,
   CourseNode,
   Dates,
+  DoneRule,
   Edit,
+  Exception,
   Holder,
   Item,
   ItemKind,
   MeetingChange,
+  OpeningRule,
   Pattern,
   Pause,
+  PersonException,
   PlannedMoment,
   Section,
+  SingleCondition,
+  Viewer,
 } from '../src/index.ts';
 
 export const title = fc
@@ -77,17 +84,98 @@ export const moment: fc.Arbitrary<PlannedMoment> = fc.oneof(
   }),
 );
 
+/** Items that rules can name: some of the courses below, and one that no course has. */
+const named = fc.constantFrom('s0i0', 's0i1', 's1i0', 's2i1', 'gone');
+const single: fc.Arbitrary<SingleCondition> = fc.oneof(
+  { weight: 4, arbitrary: fc.record({ kind: fc.constant('from' as const), moment }) },
+  { weight: 2, arbitrary: fc.constant({ kind: 'before' as const }) },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      kind: fc.constant('done' as const),
+      items: fc.uniqueArray(named, { minLength: 1, maxLength: 2 }),
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      kind: fc.constant('scored' as const),
+      item: named,
+      least: fc.constantFrom(0, 50, 80),
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      kind: fc.constant('course' as const),
+      course: fc.constantFrom('tides', 'other'),
+      title: fc.constant('Reading the Tides'),
+    }),
+  },
+);
+
+/** Groups of conditions, as deep as they may nest. */
+const group = (deep: number): fc.Arbitrary<ConditionGroup> =>
+  fc
+    .record({
+      kind: fc.constantFrom('all' as const, 'any' as const),
+      of: fc.array(deep === 1 ? single : fc.oneof({ weight: 3, arbitrary: single }, group(deep - 1)), {
+        maxLength: 3,
+      }),
+    })
+    .map(({ kind: joined, of }) => ({ kind: of.length === 0 ? 'all' : joined, of }));
+
+export const rule: fc.Arbitrary<OpeningRule> = fc.record({
+  when: group(3),
+  until: fc.option(moment, { nil: null, freq: 2 }),
+  then: fc.constantFrom('look' as const, 'absent' as const),
+});
+
+const audience = fc.oneof(
+  { weight: 6, arbitrary: fc.constant([] as string[]) },
+  {
+    weight: 1,
+    arbitrary: fc.uniqueArray(fc.constantFrom('g0', 'g1', 'k0', 'gone'), { minLength: 1, maxLength: 2 }),
+  },
+);
+
+/** `value` once in so many times, otherwise `usual`. */
+const seldom = <T, U>(value: fc.Arbitrary<T>, usual: U, times: number): fc.Arbitrary<T | U> =>
+  fc.oneof<[{ weight: number; arbitrary: fc.Arbitrary<U> }, { weight: number; arbitrary: fc.Arbitrary<T> }]>(
+    { weight: times - 1, arbitrary: fc.constant(usual) },
+    { weight: 1, arbitrary: value },
+  );
+const yes = fc.constant(true);
+
+/** What every node has that decides who gets it. */
+const gates = {
+  shown: seldom(fc.constant(false), true, 4),
+  opens: seldom(moment, null, 2),
+  rule: seldom(rule, null, 4),
+  closed: seldom(fc.constantFrom('name' as const, 'leave_out' as const), null, 3),
+  staffOnly: seldom(yes, false, 12),
+  audience,
+};
+
+const doneRule: fc.Arbitrary<DoneRule | null> = fc.constantFrom(
+  null,
+  { by: 'opened' as const },
+  { by: 'ticked' as const },
+  { by: 'scored' as const, least: 60 },
+);
+
 const outside = fc.constantFrom('closed' as const, 'look' as const, 'open' as const, 'open' as const);
 const kind: fc.Arbitrary<ItemKind> = fc.constantFrom(...ITEM_KINDS);
 
 export const item = (id: string, deep = 2): fc.Arbitrary<Item> =>
   kind.chain((of) => {
-    const base = { title, shown: fc.boolean(), opens: fc.option(moment, { nil: null, freq: 6 }) };
+    const base = { title, ...gates };
     const make = <T extends Partial<Item>>(more: fc.Arbitrary<T>): fc.Arbitrary<Item> =>
       fc
         .tuple(fc.record(base), more)
         .map(([common, own]) => ({ ...newItem(of, { id, ...common, title: common.title }), ...own }) as Item);
     const minutes = maybe(fc.nat({ max: 300 }));
+    const counted = { minutes, done: doneRule, listed: fc.boolean(), sample: seldom(yes, false, 4) };
     switch (of) {
       case 'folder':
         return deep === 0
@@ -96,15 +184,15 @@ export const item = (id: string, deep = 2): fc.Arbitrary<Item> =>
       case 'heading':
         return make(fc.constant({}));
       case 'link':
-        return make(fc.record({ minutes, address: maybe(fc.constant('https://tides.example/a')) }));
+        return make(fc.record({ ...counted, address: maybe(fc.constant('https://tides.example/a')) }));
       case 'assignment':
       case 'quiz':
       case 'discussion':
-        return make(fc.record({ minutes, text: maybe(hash), due: maybe(moment) }));
+        return make(fc.record({ ...counted, text: maybe(hash), due: maybe(moment) }));
       case 'meeting':
-        return make(fc.record({ minutes, held: maybe(moment) }));
+        return make(fc.record({ ...counted, held: maybe(moment) }));
       default:
-        return make(fc.record({ minutes, text: maybe(hash) }));
+        return make(fc.record({ ...counted, text: maybe(hash) }));
     }
   });
 
@@ -112,10 +200,10 @@ export const section = (id: string, itemIds: readonly string[]): fc.Arbitrary<Se
   fc
     .record({
       title: maybe(title),
-      shown: fc.boolean(),
+      ...gates,
+      inOrder: seldom(yes, false, 5),
       outside: fc.option(fc.constant(true), { nil: false, freq: 4 }),
       numbered: fc.boolean(),
-      opens: fc.option(moment, { nil: null, freq: 5 }),
       span: fc.record({
         count: fc.integer({ min: 1, max: 9 }),
         unit: fc.constantFrom('days' as const, 'weeks' as const),
@@ -208,6 +296,64 @@ export const dates: fc.Arbitrary<Dates> = day.chain((start) => {
     .map((given) => newDates(given));
 });
 
+const GROUPS: Course['groups'] = {
+  g0: { name: 'Morning boat', kind: 'group', at: 0 },
+  g1: { name: 'Evening boat', kind: 'group', at: 1 },
+  k0: { name: 'Class A', kind: 'class', at: 2 },
+};
+
+const exceptionMoments = {
+  node: fc.constantFrom('s0', 's0i0', 's0i1', 's1', 's1i0', 'gone'),
+  opens: maybe(moment),
+  due: maybe(moment),
+  until: maybe(moment),
+  at: fc.nat({ max: 9 }),
+};
+const exception: fc.Arbitrary<Exception> = fc.record({
+  for: fc.constantFrom('g0', 'g1', 'k0', 'gone'),
+  ...exceptionMoments,
+});
+export const personException: fc.Arbitrary<PersonException> = fc.record(exceptionMoments);
+
+/** A section or an item as it may once have stood. */
+const heldBack: fc.Arbitrary<Course['heldBack']> = fc
+  .tuple(
+    fc.oneof<[fc.Arbitrary<Section>, fc.Arbitrary<Item>]>(section('s0', ['s0i0', 's0i1']), item('s1i0', 1)),
+    seldom(fc.record({ day, time }), null, 2),
+  )
+  .map(([node, release]) => ({ [node.id]: { node, release } }));
+
+/** Somebody, anybody: members and others, with what they have done and have of their own. */
+export const viewer: fc.Arbitrary<Viewer> = fc.record({
+  role: fc.constantFrom(
+    'learner' as const,
+    'learner' as const,
+    'learner' as const,
+    'instructor' as const,
+    'assistant' as const,
+    'visitor' as const,
+    null,
+    null,
+  ),
+  institutionStaff: seldom(yes, false, 12),
+  joinedAt: maybe(day.map((on) => `${on}T10:00:00Z`)),
+  groups: fc.subarray(['g0', 'g1', 'k0']),
+  here: fc.boolean(),
+  passphrase: fc.boolean(),
+  exceptions: seldom(fc.array(personException, { minLength: 1, maxLength: 2 }), [], 4),
+  deeds: fc
+    .tuple(
+      fc.subarray(['s0i0', 's0i1', 's1i0', 's1i1', 's2i0', 's2i1']),
+      fc.dictionary(named, fc.integer({ min: 0, max: 100 }), { maxKeys: 2 }),
+      fc.subarray(['tides']),
+    )
+    .map(([done, scores, courses]) => ({
+      done: new Set(done),
+      scores: new Map(Object.entries(scores)),
+      courses: new Set(courses),
+    })),
+});
+
 /** Courses of up to six sections with up to four items each; ids s0…, s0i0…, and s0i0f in a folder. */
 export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLength: 6 }).chain((sizes) =>
   fc
@@ -227,6 +373,15 @@ export const course: fc.Arbitrary<Course> = fc.array(fc.nat({ max: 4 }), { maxLe
       }),
       closed: fc.constantFrom('name' as const, 'leave_out' as const),
       window: fc.record({ before: outside, after: outside }),
+      inOrder: seldom(yes, false, 8),
+      goesLive: seldom(fc.record({ day, time }), null, 4),
+      find: fc.constantFrom('members' as const, 'here' as const, 'anyone' as const),
+      visitors: fc.constantFrom('off' as const, 'passphrase' as const, 'anyone' as const),
+      groups: fc.constant(GROUPS),
+      exceptions: fc
+        .array(exception, { maxLength: 3 })
+        .map((all) => Object.fromEntries(all.map((one, at) => [`x${at}`, one]))),
+      heldBack: seldom(heldBack, {}, 4),
       hoursAWeek: maybe(fc.integer({ min: 1, max: 9 })),
       statedHours: maybe(fc.integer({ min: 1, max: 60 })),
       sections: fc
@@ -355,26 +510,15 @@ export function changeFor(course: Course, steps: readonly Move[], id: string): C
 export function smallCourse(): Course {
   const page = (id: string): Item => newItem('page', { id, title: id, minutes: 10 });
   const part = (id: string, items: Item[]): Section => newSection({ id, title: id, items });
-  return {
+  const head = {
     id: 'course',
     title: 'Estuary Field Methods',
     code: 'EFM-210',
-    purpose: 'learners',
-    state: 'draft',
-    department: null,
-    term: null,
-    description: null,
-    tags: [],
-    dates: newDates({ firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon' }),
-    numbering: { style: 'items', from: 1, restart: true },
-    reading: 'scroll',
-    closed: 'name',
-    window: { before: 'open', after: 'open' },
-    hoursAWeek: null,
-    statedHours: null,
-    largestUpload: null,
-    introduction: null,
-    outcomes: {},
+    purpose: 'learners' as const,
+  };
+  const dates = { firstDay: '2027-01-11', weeks: 2, zone: 'Europe/Lisbon' };
+  return {
+    ...newCourse({ ...head, ...dates, department: null, term: null, sectionIds: [] }),
     sections: [part('A', [page('a1'), page('a2'), page('a3')]), part('B', [page('b1')])],
   };
 }

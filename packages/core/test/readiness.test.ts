@@ -15,6 +15,7 @@ import type {
   FactsByText,
   Finding,
   Item,
+  OpeningRule,
   PlannedMoment,
   ReadinessFacts,
   TextFacts,
@@ -106,6 +107,13 @@ describe('each rule', () => {
     shift: { by: 1, unit: 'days' },
     weekday: null,
     time: null,
+  });
+  const HANDED_IN = { by: 'handed_in' as const };
+  const BOAT = { name: 'Morning boat', kind: 'group' as const, at: 0 };
+  const waitsFor = (id: string): OpeningRule => ({
+    when: { kind: 'all', of: [{ kind: 'done', items: [id] }] },
+    until: null,
+    then: 'look',
   });
   const sundayOf = (at: 'start' | 'end'): PlannedMoment => ({
     kind: 'relative',
@@ -231,6 +239,69 @@ describe('each rule', () => {
       },
       'advice',
     ],
+    [
+      'rules_circle',
+      withItems(
+        work('w', null, { done: HANDED_IN, rule: waitsFor('v') }),
+        work('v', null, { done: HANDED_IN, rule: waitsFor('w') }),
+      ),
+      'blocker',
+    ],
+    [
+      'rules_never',
+      withItems(
+        work('w', null, { done: HANDED_IN, shown: false }),
+        work('v', null, { rule: waitsFor('w'), done: HANDED_IN }),
+      ),
+      'blocker',
+    ],
+    [
+      'rules_due_after_end',
+      {
+        ...dates(
+          withItems(
+            work('w', fixed('2027-02-20'), { done: HANDED_IN }),
+            work('v', null, { rule: waitsFor('w') }),
+          ),
+          { ends: 'day', lastDay: '2027-01-24' },
+        ),
+        window: { before: 'open', after: 'closed' },
+      },
+      'advice',
+    ],
+    [
+      'nothing_to_look_at',
+      {
+        ...ready(),
+        window: { before: 'look', after: 'open' },
+        sections: ready().sections.map((one) => ({ ...one, opens: fixed('2027-01-11', '00:00') })),
+      },
+      'advice',
+    ],
+    ['live_too_late', { ...ready(), goesLive: { day: '2027-01-12', time: '08:00' } }, 'advice'],
+    ['visitors_lost', { ...ready(), visitors: 'anyone' }, 'advice'],
+    [
+      'passphrase_easy',
+      { ...ready(), visitors: 'passphrase', find: 'here' },
+      'blocker',
+      { passphrase: 'none' },
+    ],
+    [
+      'passphrase_easy',
+      { ...ready(), visitors: 'passphrase', find: 'here' },
+      'advice',
+      { passphrase: 'easy' },
+    ],
+    ['samples_showing', withItems(work('w', null, { sample: true })), 'advice'],
+    ['groups_missing', withItems(work('w', null, { audience: ['gone'] })), 'blocker'],
+    [
+      'groups_missing',
+      { ...withItems(work('w', null, { audience: ['g'] })), groups: { g: BOAT } },
+      'blocker',
+      { groupSizes: { g: 0 } },
+    ],
+    ['group_work_without', { ...ready(), groupWork: 'apart' }, 'advice'],
+    ['group_work_without', withItems(work('w', null, { groupWork: 'beside' })), 'advice'],
     ['no_learners', ready(), 'advice', { learners: 0 }],
   ];
 

@@ -68,7 +68,7 @@ function pauseOf(dates: Dates, days: readonly string[]): PauseEntry | null {
   return best;
 }
 
-function firstDayOf(dates: Dates): string | null {
+export function firstDayOf(dates: Dates): string | null {
   if (dates.firstDay === null || dates.offWeek !== 'move') return dates.firstDay;
   for (const by of [0, -1, 1, -2, 2, -3, 3]) {
     const day = step(dates.firstDay, by);
@@ -324,7 +324,7 @@ export function slowMoment(
   course: Course,
   plan: SlowPlan,
   moment: PlannedMoment,
-  use: 'due' | 'opens' | 'held',
+  use: 'due' | 'opens' | 'until' | 'held',
   sectionId: string,
   joined: string | null,
   trail: readonly string[] = [],

@@ -1,12 +1,54 @@
 /** The plan of a course as it is for one person: whoever has a clock of their own has days of their own. */
 import { planCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import { dayOf } from '../calendar/days.ts';
-import type { Course } from '../course/schema.ts';
+import { toDay } from '../calendar/day-number.ts';
+import { zoneOf } from '../calendar/zone.ts';
+import { momentsOfRule } from '../course/rules.ts';
+import type { PlannedMoment } from '../course/moment-schema.ts';
+import type { Course, CourseNode } from '../course/schema.ts';
+import { subtree } from '../course/tree.ts';
 import type { Viewer } from './roles.ts';
 
-export function planFor(course: Course, viewer: Viewer, before: CoursePlan | null = null): CoursePlan {
-  const { joinedAt = null } = viewer;
-  const joined = joinedAt === null ? null : dayOf(joinedAt, course.dates.zone);
-  return planCourse(course, { joined }, before);
+const DAY_MS = 86_400_000;
+
+/** Plans by the day of joining; a course that does not ask when somebody joined has one. */
+const plans = new WeakMap<Course, Map<string, CoursePlan>>();
+const asks = new WeakMap<Course, boolean>();
+
+/** The day of joining as the plan needs it: null where the course does not ask for it. */
+export function joinedDay(course: Course, { joinedAt = null }: Viewer): string | null {
+  if (joinedAt === null || !asksForJoining(course)) return null;
+  return toDay(Math.floor(zoneOf(course.dates.zone).localOf(Date.parse(joinedAt)) / DAY_MS));
+}
+
+export function planFor(course: Course, viewer: Viewer): CoursePlan {
+  const joined = joinedDay(course, viewer);
+  let known = plans.get(course);
+  if (known === undefined) plans.set(course, (known = new Map()));
+  const key = joined ?? '';
+  let plan = known.get(key);
+  if (plan === undefined) known.set(key, (plan = planCourse(course, { joined })));
+  return plan;
+}
+
+function asksForJoining(course: Course): boolean {
+  let found = asks.get(course);
+  if (found === undefined) {
+    found =
+      course.dates.pace === 'joining' || course.sections.some((section) => subtree(section).some(asksIt));
+    asks.set(course, found);
+  }
+  return found;
+}
+
+function asksIt(node: CourseNode): boolean {
+  const { opens, rule } = node;
+  const due = 'due' in node ? node.due : null;
+  const held = 'held' in node ? node.held : null;
+  const inRule = rule === null ? [] : [...momentsOfRule(rule.when), rule.until];
+  return [opens, due, held, ...inRule].some(isFromJoining);
+}
+
+function isFromJoining(moment: PlannedMoment | null): boolean {
+  return moment?.kind === 'relative' && moment.anchor.of === 'joining';
 }

@@ -1,9 +1,23 @@
 /** Who may do what in a course. Names that a course gives its roles change nothing here. */
 
+import type { PersonException } from '../course/access-schema.ts';
+
 /** A member's role in one course; `null` for somebody who is not in it. */
 export type Role = 'instructor' | 'assistant' | 'learner' | 'visitor';
 
 export const ROLES: readonly Role[] = ['instructor', 'assistant', 'learner', 'visitor'];
+
+/** What somebody has done in a course so far. */
+export interface Deeds {
+  /** Ids of items that are done. */
+  readonly done: ReadonlySet<string>;
+  /** By item, in percent of what can be reached. */
+  readonly scores: ReadonlyMap<string, number>;
+  /** Ids of other courses that they have completed. */
+  readonly courses: ReadonlySet<string>;
+}
+
+export const NOTHING_DONE: Deeds = { done: new Set(), scores: new Map(), courses: new Set() };
 
 /** Somebody in front of a course: their role in it, and whether they are staff of the institution. */
 export interface Viewer {
@@ -11,6 +25,15 @@ export interface Viewer {
   readonly institutionStaff: boolean;
   /** The instant at which they joined (ISO, UTC); absent for nobody in particular. */
   readonly joinedAt?: string | null;
+  /** Ids of the groups and classes that they are in. */
+  readonly groups?: readonly string[];
+  readonly deeds?: Deeds;
+  /** Their own moments; they go before those of their groups. */
+  readonly exceptions?: readonly PersonException[];
+  /** Of the institution and signed in, for whoever is not in the course. */
+  readonly here?: boolean;
+  /** Gave the passphrase on this visit. */
+  readonly passphrase?: boolean;
 }
 
 export type Right =

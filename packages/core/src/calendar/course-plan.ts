@@ -6,8 +6,10 @@ import { isNumbered, numberItems } from '../course/numbering.ts';
 import type { SectionNumber } from '../course/numbering.ts';
 import type { PlannedMoment } from '../course/moment-schema.ts';
 import type { Item } from '../course/items-schema.ts';
-import type { Course, Section } from '../course/schema.ts';
-import { livingSections } from '../course/tree.ts';
+import type { Course, CourseNode, Section } from '../course/schema.ts';
+import { isForLearners, livingSections } from '../course/tree.ts';
+import { momentsOfRule } from '../course/rules.ts';
+import type { OpeningRule } from '../course/access-schema.ts';
 import { toDayNumber } from './day-number.ts';
 import { resolveMoment } from './moments.ts';
 import type { Anchors, Days, Resolved, Use } from './moments.ts';
@@ -19,6 +21,9 @@ import { zoneOf } from './zone.ts';
 /** The moments of one section or item; those that it does not have are absent. */
 export interface NodeMoments {
   readonly opens?: Resolved;
+  /** Of the conditions of its rule that name one, in the order in which they stand there. */
+  readonly from?: readonly Resolved[];
+  readonly until?: Resolved;
   readonly due?: Resolved;
   readonly held?: Resolved;
 }
@@ -144,7 +149,7 @@ function countedPauses(rows: readonly CalendarRow[]): readonly string[] {
 
 function countNumbered(items: readonly Item[]): number {
   return items.reduce((sum, item) => {
-    if (item.removed || !item.shown || item.kind === 'heading') return sum;
+    if (!isForLearners(item) || item.kind === 'heading') return sum;
     return sum + (item.kind === 'folder' ? countNumbered(item.items) : 1);
   }, 0);
 }
@@ -226,32 +231,38 @@ function resolveSection(
       ? anchors.due(id)
       : resolveMoment(moment, use, own, anchors);
   };
-  const add = (id: string, opens: PlannedMoment | null, more: NodeMoments): void => {
+  const add = ({ id, opens, rule }: CourseNode, more: NodeMoments): void => {
     const first = opens === null ? {} : { opens: resolve(opens, 'opens', id) };
-    if (opens !== null || Object.keys(more).length > 0) moments.set(id, { ...first, ...more });
+    const found = { ...first, ...ofRule(rule, id, resolve), ...more };
+    if (Object.keys(found).length > 0) moments.set(id, found);
   };
-  add(section.id, section.opens, {});
+  add(section, {});
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
       if (item.removed) continue;
       if (item.kind === 'folder') visit(item.items);
-      if ('due' in item && item.due !== null)
-        add(item.id, item.opens, { due: resolve(item.due, 'due', item.id) });
-      else if (item.kind === 'meeting') add(item.id, item.opens, heldOf(item.held, span, item.id, resolve));
-      else if (item.opens !== null) add(item.id, item.opens, {});
+      if ('due' in item && item.due !== null) add(item, { due: resolve(item.due, 'due', item.id) });
+      else if (item.kind === 'meeting') add(item, heldOf(item.held, span, item.id, resolve));
+      else add(item, {});
     }
   };
   visit(section.items);
   return { moments, leans };
 }
 
+type Resolve = (moment: PlannedMoment, use: Use, id: string) => Resolved;
+
+function ofRule(rule: OpeningRule | null, id: string, resolve: Resolve): NodeMoments {
+  if (rule === null) return {};
+  const from = momentsOfRule(rule.when).map((moment) => resolve(moment, 'opens', id));
+  return {
+    ...(from.length === 0 ? {} : { from }),
+    ...(rule.until === null ? {} : { until: resolve(rule.until, 'until', id) }),
+  };
+}
+
 /** A meeting item without a moment of its own is its section's meeting, where the format has them. */
-function heldOf(
-  held: PlannedMoment | null,
-  span: Span,
-  id: string,
-  resolve: (moment: PlannedMoment, use: Use, id: string) => Resolved,
-): NodeMoments {
+function heldOf(held: PlannedMoment | null, span: Span, id: string, resolve: Resolve): NodeMoments {
   if (held !== null) return { held: resolve(held, 'held', id) };
   const meeting = span.kind === 'slot' ? span.slot.meeting : null;
   if (meeting === null) return {};

@@ -5,9 +5,11 @@
 import { daysBetween } from '../calendar/days.ts';
 import { planCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
+import type { OpeningRule } from './access-schema.ts';
 import type { Edit } from './edits.ts';
 import type { Item } from './items-schema.ts';
 import type { PlannedMoment } from './moment-schema.ts';
+import { mapRule } from './rules.ts';
 import type { Course, CourseNode, Section } from './schema.ts';
 import { findNode, isHolder, livingItems, subtree } from './tree.ts';
 
@@ -36,9 +38,24 @@ function copyNode<T extends CourseNode>(
       const held = (one as Partial<Record<typeof field, PlannedMoment | null>>)[field];
       if (held !== undefined && held !== null) Object.assign(next, { [field]: moment(held) });
     }
+    if (one.rule !== null) Object.assign(next, { rule: copyRule(one.rule, ids, moment) });
     return isHolder(one) ? { ...next, items: livingItems(one).map((item): Item => copy(item)) } : next;
   };
   return copy(node);
+}
+
+function copyRule(
+  rule: OpeningRule,
+  ids: ReadonlyMap<string, string>,
+  moment: (value: PlannedMoment) => PlannedMoment,
+): OpeningRule {
+  const led = (id: string): string => ids.get(id) ?? id;
+  const copied = mapRule(rule, (one) => {
+    if (one.kind === 'from') return { ...one, moment: moment(one.moment) };
+    if (one.kind === 'done') return { ...one, items: one.items.map(led) };
+    return one.kind === 'scored' ? { ...one, item: led(one.item) } : one;
+  });
+  return { ...copied, until: rule.until === null ? null : moment(rule.until) };
 }
 
 const AS_IT_IS = (moment: PlannedMoment): PlannedMoment => moment;

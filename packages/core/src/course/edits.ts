@@ -14,8 +14,8 @@ import { isShallow, sectionSchema } from './schema.ts';
 export type FieldValue =
   null | boolean | number | string | readonly FieldValue[] | { readonly [key: string]: FieldValue };
 
-/** As long as the longest value of a field when it is written down: a hundred tags, a file's particulars. */
-const MAX_VALUE = 20_000;
+/** As long as the longest value of a field when it is written down: a large section that is held back, whole. */
+const MAX_VALUE = 1_000_000;
 
 export const fieldValueSchema: z.ZodType<FieldValue> = z
   .custom<FieldValue>((value) => isShallow(value), 'a value that nests less')

@@ -18,7 +18,8 @@ import {
   quizSchema,
   videoSchema,
 } from './items-schema.ts';
-import { courseSchema, outcomeSchema, sectionSchema } from './schema.ts';
+import { exceptionSchema, groupSchema } from './access-schema.ts';
+import { courseSchema, heldBackSchema, outcomeSchema, sectionSchema } from './schema.ts';
 import type { Course, CourseNode } from './schema.ts';
 import type { FieldValue } from './edits.ts';
 
@@ -36,8 +37,16 @@ function plain(shape: FieldTable): FieldTable {
 
 const { pauses: _pauses, patterns: _patterns, changes: _changes, ...plainDates } = dates;
 void [_pauses, _patterns, _changes];
-const { dates: _dates, sections: _sections, outcomes: _outcomes, ...plainCourse } = course;
-void [_dates, _sections, _outcomes];
+const {
+  dates: _dates,
+  sections: _sections,
+  outcomes: _outcomes,
+  groups: _groups,
+  exceptions: _exceptions,
+  heldBack: _heldBack,
+  ...plainCourse
+} = course;
+void [_dates, _sections, _outcomes, _groups, _exceptions, _heldBack];
 
 const COURSE_FIELDS: FieldTable = {
   ...plain(plainCourse),
@@ -50,6 +59,9 @@ const COURSE_ENTRIES: FieldTable = {
   'dates.patterns': patternSchema,
   'dates.changes': meetingChangeSchema,
   outcomes: outcomeSchema,
+  groups: groupSchema,
+  exceptions: exceptionSchema,
+  heldBack: heldBackSchema,
 };
 
 const BY_KIND: Readonly<Record<CourseNode['kind'], FieldTable>> = {

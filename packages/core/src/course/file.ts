@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { parseWith, storableSchema, textHashSchema } from './basics.ts';
 import type { Mistake, Parsed } from './basics.ts';
 import { courseSchema, isShallow, parseCourse } from './schema.ts';
-import type { Course } from './schema.ts';
+import type { Course, CourseNode } from './schema.ts';
 import { subtree, withoutTombstones } from './tree.ts';
 
 export const COURSE_FILE_FORMAT = 'itinerary-course';
@@ -30,16 +30,22 @@ export interface CourseFile {
   readonly texts: Readonly<Record<string, string>>;
 }
 
+/** Those of the plan, and those that learners go on seeing while something is held. */
+function everyNode({ sections, heldBack }: Course): readonly CourseNode[] {
+  const tops = [...sections, ...Object.values(heldBack).map(({ node }) => node)];
+  return tops.flatMap((node) => subtree(node));
+}
+
 /** Hashes of all texts that the course names, each once. */
 export function textHashes(course: Course): readonly string[] {
-  const nodes = course.sections.flatMap((section) => subtree(section));
+  const nodes = everyNode(course);
   const inItems = nodes.flatMap((node) => ('text' in node ? [node.text] : []));
   return [...new Set([course.description, course.introduction, ...inItems].filter((hash) => hash !== null))];
 }
 
 /** The uploaded files that the course names: by hash, each once. */
 export function fileHashes(course: Course): readonly string[] {
-  const nodes = course.sections.flatMap((section) => subtree(section));
+  const nodes = everyNode(course);
   return [
     ...new Set(nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file.hash] : []))),
   ];

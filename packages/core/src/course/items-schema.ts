@@ -10,6 +10,14 @@ import {
   textHashSchema,
   titleSchema,
 } from './basics.ts';
+import {
+  changedBySchema,
+  closedSchema,
+  doneRuleSchema,
+  groupWorkSchema,
+  openingRuleSchema,
+} from './access-schema.ts';
+import type { Closed, OpeningRule } from './access-schema.ts';
 import { momentSchema } from './moment-schema.ts';
 import type { PlannedMoment } from './moment-schema.ts';
 
@@ -19,6 +27,8 @@ export const MAX_FOLDER_DEPTH = 5;
 /** Tombstones count here alone: years of adding and removing must not fill a course up. */
 export const TOMBSTONES_FACTOR = 20;
 export const MAX_OUTCOMES_PER_ITEM = 20;
+/** Groups and classes that one node can be for. */
+export const MAX_AUDIENCE = 50;
 
 /** Accent colours by name; the look gives each a value for light and dark. */
 export const accentSchema = z.enum(['bottle', 'tide', 'heather', 'kelp', 'rust', 'slate']);
@@ -51,6 +61,14 @@ export const nodeBase = {
   summary: summarySchema.nullable().default(null),
   /** From when on; null: as soon as what holds it is open. */
   opens: momentSchema.nullable().default(null),
+  /** What else its opening waits for, and how long it stays open. */
+  rule: openingRuleSchema.nullable().default(null),
+  /** While it is not open; null: as the course has it. */
+  closed: closedSchema.nullable().default(null),
+  /** True: for staff alone, whatever else is set; a sample that learners never get. */
+  staffOnly: z.boolean().default(false),
+  /** Ids of the groups and classes that it is for; empty: everybody. */
+  audience: z.array(idSchema).max(MAX_AUDIENCE).default([]),
 };
 
 const titled = {
@@ -59,6 +77,9 @@ const titled = {
   /** Whether the summary stands under the title in the learner's outline. */
   summaryShown: z.boolean().default(true),
 };
+
+/** False: it stands in no list, and whoever has its address gets it. */
+const listed = z.boolean().default(true);
 
 const outcomes = z.array(idSchema).max(MAX_OUTCOMES_PER_ITEM).default([]);
 
@@ -69,6 +90,13 @@ const content = {
   minutes: minutesSchema.nullable(),
   /** Ids of the outcomes that it teaches. */
   teaches: outcomes,
+  /** What counts as done; null: it is not counted. */
+  done: doneRuleSchema.nullable().default(null),
+  listed,
+  /** True: whoever can find the course may look at it before they join. */
+  sample: z.boolean().default(false),
+  /** Null: as the course has it. */
+  groupWork: groupWorkSchema.nullable().default(null),
 };
 
 const work = {
@@ -78,7 +106,12 @@ const work = {
   assesses: outcomes,
 };
 
-export const pageSchema = z.strictObject({ ...content, kind: z.literal('page') });
+export const pageSchema = z.strictObject({
+  ...content,
+  kind: z.literal('page'),
+  /** Who may change its words; null: as the course has it. */
+  changedBy: changedBySchema.nullable().default(null),
+});
 export const fileItemSchema = z.strictObject({
   ...content,
   kind: z.literal('file'),
@@ -143,6 +176,10 @@ export interface Folder {
   summary: string | null;
   summaryShown: boolean;
   opens: PlannedMoment | null;
+  rule: OpeningRule | null;
+  closed: Closed | null;
+  staffOnly: boolean;
+  audience: string[];
   accent: Accent | null;
   items: Item[];
 }

@@ -1,10 +1,11 @@
 /**
  * Numbers: sections 1, 2, …; items 2.1, 2.2, … in reading order through folders (docs/semantics.md,
- * Numbering). What is not shown or removed takes no number, nor does anything below it; headings and folders
+ * Numbering). What learners never get takes no number, nor does anything below it; headings and folders
  * take none; what stands outside the calendar takes one only if told so. A counted pause takes a section's.
  */
 import type { Item } from './items-schema.ts';
 import type { Numbering, Section } from './schema.ts';
+import { isForLearners } from './tree.ts';
 
 /** A section's own number, and what its items count from. */
 export interface SectionNumber {
@@ -15,7 +16,7 @@ export interface SectionNumber {
 }
 
 export function isNumbered(section: Section, { style }: Numbering): boolean {
-  return style !== 'none' && !section.removed && section.shown && (!section.outside || section.numbered);
+  return style !== 'none' && isForLearners(section) && (!section.outside || section.numbered);
 }
 
 /** Numbers of a section's items, by id. Items of a section without a number have none. */
@@ -29,7 +30,7 @@ export function numberItems(
   let count = before;
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
-      if (item.removed || !item.shown) continue;
+      if (!isForLearners(item)) continue;
       if (item.kind === 'folder') visit(item.items);
       else if (item.kind !== 'heading') {
         count += 1;

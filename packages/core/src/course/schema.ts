@@ -12,18 +12,42 @@ import {
   idSchema,
   parseWith,
   storableSchema,
+  summarySchema,
   tagSchema,
   textHashSchema,
   titleSchema,
 } from './basics.ts';
 import type { Mistake, Parsed } from './basics.ts';
+import {
+  changedBySchema,
+  closedSchema,
+  exceptionSchema,
+  findableSchema,
+  groupSchema,
+  groupWorkSchema,
+  localMomentSchema,
+  MAX_EXCEPTIONS,
+  MAX_GROUPS,
+  MAX_RULE_DEPTH,
+  namesSchema,
+  outsideSchema,
+  visitorsSchema,
+} from './access-schema.ts';
 import { datesSchema } from './dates-schema.ts';
-import { accentSchema, itemsSchema, MAX_FOLDER_DEPTH, nodeBase, TOMBSTONES_FACTOR } from './items-schema.ts';
+import {
+  accentSchema,
+  itemSchema,
+  itemsSchema,
+  MAX_FOLDER_DEPTH,
+  nodeBase,
+  TOMBSTONES_FACTOR,
+} from './items-schema.ts';
 import type { Item } from './items-schema.ts';
 
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
 export const MAX_SECTIONS = 200;
 export const MAX_OUTCOMES = 60;
+export const MAX_HELD = 100;
 
 export const purposeSchema = z.enum(['learners', 'practice', 'circle']);
 export type Purpose = z.infer<typeof purposeSchema>;
@@ -51,8 +75,23 @@ export const sectionSchema = z.strictObject({
   /** Unit by unit: how long it is, and the day that it is pinned to, if any. Kept through other formats. */
   span: unitSpanSchema.default({ count: 1, unit: 'weeks' }),
   pin: daySchema.nullable().default(null),
+  /** True: each item in it waits for the one before it in this section. */
+  inOrder: z.boolean().default(false),
   items: itemsSchema,
 });
+
+/**
+ * A section or item that is held: what learners go on seeing of it, as it stood when it was held, until it is
+ * released. `release`: by itself, at that moment.
+ */
+export const heldBackSchema = z.strictObject({
+  node: z.union([sectionSchema, itemSchema]),
+  release: localMomentSchema.nullable(),
+});
+export type HeldBack = z.infer<typeof heldBackSchema>;
+
+const entries = <T>(schema: z.ZodType<T>, most: number): z.ZodType<Record<string, T>> =>
+  z.record(idSchema, schema).refine((all) => Object.keys(all).length <= most, `at most ${most}`);
 
 /** What learners can do afterwards. `at` orders the list. */
 export const outcomeSchema = z.strictObject({
@@ -68,10 +107,6 @@ export const numberingSchema = z.strictObject({
   restart: z.boolean(),
 });
 export type Numbering = z.infer<typeof numberingSchema>;
-
-/** Outside a course's dates: its public page alone; everything to look at; everything to work in. */
-export const outsideSchema = z.enum(['closed', 'look', 'open']);
-export type Outside = z.infer<typeof outsideSchema>;
 
 export const courseSchema = z.strictObject({
   id: idSchema,
@@ -89,7 +124,25 @@ export const courseSchema = z.strictObject({
   /** How sections read: all on one page, or an index and one at a time. */
   reading: z.enum(['scroll', 'sections']).default('scroll'),
   /** A section that is not open yet: its name stands there, or nothing does. */
-  closed: z.enum(['name', 'leave_out']).default('name'),
+  closed: closedSchema.default('name'),
+  /** True: each item waits for the one before it, through the whole course. */
+  inOrder: z.boolean().default(false),
+  /** A draft goes live by itself then. */
+  goesLive: localMomentSchema.nullable().default(null),
+  find: findableSchema.default('members'),
+  visitors: visitorsSchema.default('off'),
+  /** On the public page: who the course is made for, and what to bring along. */
+  madeFor: summarySchema.nullable().default(null),
+  bringAlong: summarySchema.nullable().default(null),
+  groups: entries(groupSchema, MAX_GROUPS).default({}),
+  /** What items have that have no mode of their own. */
+  groupWork: groupWorkSchema.default('none'),
+  /** Who may change the words of pages that do not say so themselves. */
+  changedBy: changedBySchema.default('staff'),
+  names: namesSchema.default('everybody'),
+  exceptions: entries(exceptionSchema, MAX_EXCEPTIONS).default({}),
+  /** By the id of what is held. */
+  heldBack: entries(heldBackSchema, MAX_HELD).default({}),
   /** What learners get of it before its first day and after its last; staff get all of it, always. */
   window: z
     .strictObject({ before: outsideSchema, after: outsideSchema })
@@ -114,8 +167,8 @@ export type Course = z.infer<typeof courseSchema>;
 export type CourseNode = Section | Item;
 export type ItemKind = Item['kind'];
 
-/** Sections, folders in folders, and an item; with the values that fields hold below them. */
-const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH;
+/** What is held back, a section in it, folders in folders, and an item; with the rules that fields hold below them. */
+const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH + 6 + 2 * MAX_RULE_DEPTH;
 
 /**
  * Whether foreign data nests no deeper than a course can. Asked first, and without recursion, so that no

@@ -48,9 +48,14 @@ export function isOutOfSight(place: Place): boolean {
   return place.node.removed || place.above.some(({ removed }) => removed);
 }
 
+/** Learners can come to get it, as far as it is up to the node alone. */
+export function isForLearners(node: Pick<CourseNode, 'shown' | 'staffOnly' | 'removed'>): boolean {
+  return node.shown && !node.staffOnly && !node.removed;
+}
+
 /** A node is shown when it and all that holds it are. */
 export function isShown(place: Place): boolean {
-  return !isOutOfSight(place) && place.node.shown && place.above.every(({ shown }) => shown);
+  return [...place.above, place.node].every((node) => isForLearners(node));
 }
 
 export function livingSections(course: Course): readonly Section[] {
@@ -81,12 +86,12 @@ export function shownItems(holder: Holder): readonly Item[] {
   const found: Item[] = [];
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
-      if (item.removed || !item.shown) continue;
+      if (!isForLearners(item)) continue;
       found.push(item);
       if (item.kind === 'folder') visit(item.items);
     }
   };
-  if (holder.shown && !holder.removed) visit(holder.items);
+  if (isForLearners(holder)) visit(holder.items);
   return found;
 }
 

@@ -2,7 +2,7 @@
 import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
 import { daysBetween } from '../calendar/days.ts';
 import { isContent } from '../course/items-schema.ts';
-import { shownItems } from '../course/tree.ts';
+import { isForLearners, shownItems } from '../course/tree.ts';
 
 export interface SectionLoad {
   readonly id: string;
@@ -22,7 +22,7 @@ export interface SectionLoad {
 export function sectionLoads(plan: CoursePlan): readonly SectionLoad[] {
   const { hoursAWeek } = plan.course;
   return plan.sections
-    .filter(({ section }) => section.shown)
+    .filter(({ section }) => isForLearners(section))
     .map((planned) => {
       const items = shownItems(planned.section).filter((item) => isContent(item));
       const minutes = items.reduce((sum, item) => sum + (item.minutes ?? 0), 0);

@@ -1,6 +1,6 @@
 /** What the links of a text can lead to for one person: every item of the view, by id. */
 import type { CourseView, ItemView } from './view.ts';
-import { isReadable } from '../access/resolve.ts';
+import { isReadable } from '../access/answer.ts';
 
 export interface LinkedItem {
   readonly number: string | null;

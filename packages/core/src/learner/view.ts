@@ -5,10 +5,11 @@
 import type { CourseEvent, Format, Pace } from '../course/dates-schema.ts';
 import type { Accent, CourseFileRef, Item } from '../course/items-schema.ts';
 import type { Course, CourseState, ItemKind } from '../course/schema.ts';
-import type { Access, AccessState, Answer } from '../access/resolve.ts';
-import { isReadable, isThere, resolveAccess } from '../access/resolve.ts';
+import { isReadable, isThere } from '../access/answer.ts';
+import type { AccessState, Answer } from '../access/answer.ts';
+import { ownPlan, resolveAccess } from '../access/resolve.ts';
+import type { Access } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
-import { planFor } from '../access/plan-for.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
 import type { Resolved } from '../calendar/moments.ts';
@@ -112,14 +113,15 @@ interface Reader {
 /**
  * Null when the course is absent for this person: the same as one that does not exist.
  *
- * @param plan the course's plan for this person; computed when it is not at hand.
+ * @param hint a plan of this course; taken where it is this person's.
  */
 export function courseView(
   course: Course,
   viewer: Viewer,
   moment: string,
-  plan: CoursePlan = planFor(course, viewer),
+  hint: CoursePlan | null = null,
 ): CourseView | null {
+  const plan = ownPlan(course, viewer, Date.parse(moment), hint);
   const access = resolveAccess(course, viewer, moment, plan);
   if (!isThere(access.course)) return null;
   const now = momentIn(plan, course.dates.zone, moment);

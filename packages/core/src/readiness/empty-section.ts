@@ -1,5 +1,5 @@
 import { isContent } from '../course/items-schema.ts';
-import { livingSections, shownItems } from '../course/tree.ts';
+import { isForLearners, livingSections, shownItems } from '../course/tree.ts';
 import type { Rule } from './rule.ts';
 import { WITH_PEOPLE } from './rule.ts';
 
@@ -9,7 +9,7 @@ export const emptySection: Rule = {
   stop: 'outline',
   purposes: WITH_PEOPLE,
   find: ({ course }) => {
-    const shown = livingSections(course).filter((section) => section.shown);
+    const shown = livingSections(course).filter((section) => isForLearners(section));
     const empty = shown.filter((section) => !shownItems(section).some(isContent));
     // When all are empty, `no_item` says so once; around one item nobody sees the others.
     const isSaid = empty.length === 0 || empty.length === shown.length || course.dates.format === 'item';

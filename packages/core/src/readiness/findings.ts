@@ -12,6 +12,8 @@ import { datesPast } from './dates-past.ts';
 import { emptyItem } from './empty-item.ts';
 import { emptySection } from './empty-section.ts';
 import { endsBeforeStart } from './ends-before-start.ts';
+import { groupsMissing } from './groups-missing.ts';
+import { groupWorkWithout } from './group-work-without.ts';
 import { heavySections } from './heavy-sections.ts';
 import { largestUpload } from './largest-upload.ts';
 import { linkGone } from './link-gone.ts';
@@ -24,15 +26,20 @@ import { noItem } from './no-item.ts';
 import { noLearners } from './no-learners.ts';
 import { noPattern } from './no-pattern.ts';
 import { nothingOpen } from './nothing-open.ts';
+import { liveTooLate, nothingToLookAt } from './nothing-to-look-at.ts';
 import { outcomeUnassessed } from './outcome-unassessed.ts';
 import { pastLastDay } from './past-last-day.ts';
 import { pastTerm } from './past-term.ts';
 import { pictureAlt } from './picture-alt.ts';
+import { rulesCircle } from './rules-circle.ts';
+import { rulesDueAfterEnd, rulesNever } from './rules-never.ts';
+import { samplesShowing } from './samples-showing.ts';
 import { spareWeeks } from './spare-weeks.ts';
 import { statedHours } from './stated-hours.ts';
 import { typedNumbers } from './typed-numbers.ts';
 import { unitOverlap } from './unit-overlap.ts';
 import { unplacedSections } from './unplaced-sections.ts';
+import { passphraseEasy, visitorsLost } from './visitors-lost.ts';
 import { workAtClockChange } from './work-at-clock-change.ts';
 import { workBeforeOpening } from './work-before-opening.ts';
 import { workCircle } from './work-circle.ts';
@@ -41,7 +48,7 @@ import { workNoSuchWeekday } from './work-no-such-weekday.ts';
 import { workOutside } from './work-outside.ts';
 import { workSameNight } from './work-same-night.ts';
 import { workUndated } from './work-undated.ts';
-import type { Finding, Rule } from './rule.ts';
+import type { Finding, Passphrase, Rule } from './rule.ts';
 
 /** In the order of the route, which is the order in which findings of one severity are listed. */
 export const RULES: readonly Rule[] = [
@@ -72,13 +79,23 @@ export const RULES: readonly Rule[] = [
   workBeforeOpening,
   workSameNight,
   workNoSuchWeekday,
+  rulesCircle,
+  rulesNever,
+  rulesDueAfterEnd,
   heavySections,
   statedHours,
   outcomeUnassessed,
   largestUpload,
   pictureAlt,
   nothingOpen,
+  nothingToLookAt,
   closedBeforeDue,
+  liveTooLate,
+  visitorsLost,
+  passphraseEasy,
+  samplesShowing,
+  groupsMissing,
+  groupWorkWithout,
   noLearners,
 ];
 
@@ -89,6 +106,10 @@ export interface ReadinessFacts {
   readonly learners: number;
   readonly term?: Term | null;
   readonly texts?: FactsByText;
+  /** The passphrase for visitors, which no course document holds; null: not known here. */
+  readonly passphrase?: Passphrase | null;
+  /** How many learners are in each group and class, by its id; null: not known here. */
+  readonly groupSizes?: Readonly<Record<string, number>> | null;
 }
 
 /** @param plan the course's plan for nobody in particular; computed when it is not at hand. */
@@ -104,6 +125,8 @@ export function findings(
     learners: facts.learners,
     term: facts.term ?? null,
     texts: facts.texts ?? NO_FACTS,
+    passphrase: facts.passphrase ?? null,
+    groupSizes: facts.groupSizes ?? null,
   };
   const found = RULES.filter((rule) => rule.purposes.includes(course.purpose)).flatMap((rule) => {
     const body = rule.find(context);

@@ -1,6 +1,7 @@
 import { boundsOf } from '../access/window.ts';
 import { onceLive } from '../access/once-live.ts';
-import { isReadable, resolveAccess } from '../access/resolve.ts';
+import { isReadable } from '../access/answer.ts';
+import { resolveAccess } from '../access/resolve.ts';
 import { ANY_LEARNER } from '../access/roles.ts';
 import { isContent } from '../course/items-schema.ts';
 import { livingSections, shownItems } from '../course/tree.ts';

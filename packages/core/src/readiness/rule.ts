@@ -24,6 +24,9 @@ export interface Finding {
   readonly cure: readonly Edit[] | null;
 }
 
+/** Whether there is one, and whether whoever knows of the course can guess it. */
+export type Passphrase = 'none' | 'easy' | 'good';
+
 export interface Context {
   readonly course: Course;
   readonly plan: CoursePlan;
@@ -35,6 +38,8 @@ export interface Context {
   readonly term: Term | null;
   /** What long texts hold besides words, by hash. */
   readonly texts: FactsByText;
+  readonly passphrase: Passphrase | null;
+  readonly groupSizes: Readonly<Record<string, number>> | null;
 }
 
 export interface Rule {

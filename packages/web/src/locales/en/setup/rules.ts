@@ -195,4 +195,79 @@ export default {
     why: 'Those who do not see it get nothing. A few words are enough; an ornament can say that it is one.',
     cure: '',
   },
+  rules_circle: {
+    what: '{title} waits for itself | {count} items wait for each other in a circle',
+    why: '{titles}: nobody can ever begin. Cutting one link lets it go round once.',
+    cure: 'Cut the circle',
+  },
+  rules_never_over_before_open: {
+    what: '{title} is over before it opens | {count} items can never be opened, {title} first',
+    why: 'Its last moment comes before its first.',
+    cure: '',
+  },
+  rules_never_after_the_end: {
+    what: '{title} opens only after the course has closed | {count} items can never be opened, {title} first',
+    why: 'By then learners get nothing of it to work in.',
+    cure: '',
+  },
+  rules_never_waits_for_hidden: {
+    what: '{title} can never open | {count} items can never open, {title} first',
+    why: 'It waits for {waits}, which learners do not get, or which does not count as done.',
+    cure: '',
+  },
+  rules_never: {
+    what: '{title} can never open | {count} items can never open, {title} first',
+    why: 'It waits for {waits}, which itself never opens.',
+    cure: '',
+  },
+  rules_due_after_end: {
+    what: '{title} waits for work that is due after the course has closed | {count} items wait for work that is due after the course has closed',
+    why: '{waits} is due too late for whoever takes the time that it has.',
+    cure: '',
+  },
+  nothing_to_look_at: {
+    what: 'Before the first day learners may look, and there is nothing to see',
+    why: 'Everything has an opening of its own, the syllabus with it. Let one page open at once.',
+    cure: '',
+  },
+  live_too_late: {
+    what: 'The course goes live {day}, after its first day, {first}',
+    why: 'Until then learners find no course at all.',
+    cure: 'Go live on the first day',
+  },
+  visitors_lost: {
+    what: 'Visitors may look, and nobody but members can find the course',
+    why: 'They would have to know its address, and then not get it.',
+    cure: 'Let anyone here find it',
+  },
+  passphrase_easy_none: {
+    what: 'Visitors are asked for a passphrase, and there is none',
+    why: 'Whatever they write is wrong.',
+    cure: '',
+  },
+  passphrase_easy: {
+    what: 'The passphrase for visitors is easy to guess',
+    why: 'It is short, or made of what everybody knows of the course. Three words that have nothing to do with it are better.',
+    cure: '',
+  },
+  samples_showing: {
+    what: '{title} can be read before joining | {count} items can be read before joining',
+    why: 'By whoever can find the course. Good for a taste; check that nothing in them is for members alone.',
+    cure: 'Keep it for members | Keep them for members',
+  },
+  groups_missing: {
+    what: '{title} is for a group that nobody is in | {count} items are for groups that nobody is in',
+    why: 'No learner gets them, and nobody would know why.',
+    cure: 'Open it to everybody | Open them to everybody',
+  },
+  group_work_without: {
+    what: 'Work is in groups, and the course has none',
+    why: 'Everybody would work alone, and see nobody else.',
+    cure: 'No groups',
+  },
+  group_work_without_items: {
+    what: 'One item is worked on in groups, and the course has none | {count} items are worked on in groups, and the course has none',
+    why: 'Everybody would work alone, and see nobody else.',
+    cure: 'As the course has it',
+  },
 };

@@ -195,4 +195,79 @@ export default {
     why: 'Quien no la ve no recibe nada. Bastan unas palabras; un adorno puede decir que lo es.',
     cure: '',
   },
+  rules_circle: {
+    what: '{title} se espera a sí mismo | {count} elementos se esperan unos a otros en círculo',
+    why: '{titles}: nadie puede empezar nunca. Cortar un eslabón basta.',
+    cure: 'Cortar el círculo',
+  },
+  rules_never_over_before_open: {
+    what: '{title} acaba antes de abrirse | {count} elementos no pueden abrirse nunca, {title} el primero',
+    why: 'Su último momento llega antes que el primero.',
+    cure: '',
+  },
+  rules_never_after_the_end: {
+    what: '{title} se abre cuando el curso ya se ha cerrado | {count} elementos no pueden abrirse nunca, {title} el primero',
+    why: 'Para entonces los estudiantes no pueden trabajar en él.',
+    cure: '',
+  },
+  rules_never_waits_for_hidden: {
+    what: '{title} no puede abrirse nunca | {count} elementos no pueden abrirse nunca, {title} el primero',
+    why: 'Espera a {waits}, que los estudiantes no reciben o que no cuenta como hecho.',
+    cure: '',
+  },
+  rules_never: {
+    what: '{title} no puede abrirse nunca | {count} elementos no pueden abrirse nunca, {title} el primero',
+    why: 'Espera a {waits}, que tampoco se abre nunca.',
+    cure: '',
+  },
+  rules_due_after_end: {
+    what: '{title} espera una entrega que vence después de que el curso se cierre | {count} elementos esperan entregas que vencen después de que el curso se cierre',
+    why: '{waits} vence demasiado tarde para quien use el tiempo que tiene.',
+    cure: '',
+  },
+  nothing_to_look_at: {
+    what: 'Antes del primer día se puede mirar, y no hay nada que ver',
+    why: 'Todo tiene su propia apertura, también el programa. Deja una página abierta desde el principio.',
+    cure: '',
+  },
+  live_too_late: {
+    what: 'El curso se pone en marcha {day}, después de su primer día, {first}',
+    why: 'Hasta entonces los estudiantes no encuentran ningún curso.',
+    cure: 'Ponerlo en marcha el primer día',
+  },
+  visitors_lost: {
+    what: 'Los visitantes pueden mirar, y solo los miembros encuentran el curso',
+    why: 'Tendrían que conocer su dirección, y aun así no lo recibirían.',
+    cure: 'Que lo encuentre cualquiera de aquí',
+  },
+  passphrase_easy_none: {
+    what: 'A los visitantes se les pide una contraseña, y no hay ninguna',
+    why: 'Escriban lo que escriban, está mal.',
+    cure: '',
+  },
+  passphrase_easy: {
+    what: 'La contraseña de los visitantes es fácil de adivinar',
+    why: 'Es corta, o está hecha de lo que todos saben del curso. Mejor tres palabras que no tengan que ver con él.',
+    cure: '',
+  },
+  samples_showing: {
+    what: '{title} se puede leer antes de entrar | {count} elementos se pueden leer antes de entrar',
+    why: 'Por quien pueda encontrar el curso. Bien como muestra; comprueba que nada en ellos sea solo para miembros.',
+    cure: 'Reservarlo a los miembros | Reservarlos a los miembros',
+  },
+  groups_missing: {
+    what: '{title} es para un grupo en el que no hay nadie | {count} elementos son para grupos en los que no hay nadie',
+    why: 'Ningún estudiante los recibe, y nadie sabría por qué.',
+    cure: 'Abrirlo a todos | Abrirlos a todos',
+  },
+  group_work_without: {
+    what: 'Se trabaja en grupos, y el curso no tiene ninguno',
+    why: 'Cada cual trabajaría solo, sin ver a nadie más.',
+    cure: 'Sin grupos',
+  },
+  group_work_without_items: {
+    what: 'Un elemento se trabaja en grupos, y el curso no tiene ninguno | {count} elementos se trabajan en grupos, y el curso no tiene ninguno',
+    why: 'Cada cual trabajaría solo, sin ver a nadie más.',
+    cure: 'Como lo tenga el curso',
+  },
 };

@@ -1,0 +1,118 @@
+/**
+ * The course as it stands for one person at a moment, before anybody asks what of it they get: what is held is
+ * as it was when it was held, and their exceptions are its moments (docs/semantics.md, Relative moments; Held).
+ */
+import { minuteOf, zoneOf } from '../calendar/zone.ts';
+import { toDayNumber } from '../calendar/day-number.ts';
+import type { Exception, LocalMoment, PersonException } from '../course/access-schema.ts';
+import type { Item } from '../course/items-schema.ts';
+import type { PlannedMoment } from '../course/moment-schema.ts';
+import type { Course, CourseNode, Section } from '../course/schema.ts';
+import { findNode, isHolder, subtree } from '../course/tree.ts';
+import { mayPlan } from './roles.ts';
+import type { Viewer } from './roles.ts';
+
+/** The instant of a moment by the course's own clocks, in milliseconds since 1970-01-01T00:00Z. */
+export function instantOf(course: Course, { day, time }: LocalMoment): number {
+  return zoneOf(course.dates.zone).locate(toDayNumber(day), minuteOf(time)).instant;
+}
+
+const made = new WeakMap<Course, Map<string, Course>>();
+
+/** The same object where nothing differs, and the same again for whoever has the same exceptions. */
+export function ownCourse(course: Course, viewer: Viewer, at: number): Course {
+  if (mayPlan(viewer)) return course;
+  const held = heldAt(course, at);
+  const own = exceptionsFor(course, viewer);
+  if (held.length === 0 && own.length === 0) return course;
+  const key = JSON.stringify([held, own]);
+  let known = made.get(course);
+  if (known === undefined) made.set(course, (known = new Map()));
+  let found = known.get(key);
+  if (found === undefined) known.set(key, (found = withExceptions(asReleased(course, held), own)));
+  return found;
+}
+
+/** Ids of what learners go on seeing as it was, at that instant. */
+export function heldAt(course: Course, at: number): readonly string[] {
+  return Object.entries(course.heldBack)
+    .filter(([id, { node, release }]) => {
+      const isOver = release !== null && at >= instantOf(course, release);
+      return node.id === id && !isOver && findNode(course, id) !== null;
+    })
+    .map(([id]) => id)
+    .sort();
+}
+
+function asReleased(course: Course, held: readonly string[]): Course {
+  if (held.length === 0) return course;
+  const chosen = new Set(held);
+  const isWithin = (id: string): boolean =>
+    (findNode(course, id)?.above ?? []).some((one) => chosen.has(one.id));
+  // Held within what is held: the outer one has it as it was.
+  const outer = held.filter((id) => !isWithin(id));
+  const nodes = new Map(outer.map((id) => [id, (course.heldBack[id] as { node: CourseNode }).node]));
+  const standing = new Set([...nodes.values()].flatMap((node) => subtree(node)).map(({ id }) => id));
+  const released = <N extends CourseNode>(list: readonly N[]): N[] =>
+    list.flatMap((node): N[] => {
+      const kept = nodes.get(node.id);
+      if (kept !== undefined) return kept.kind === node.kind ? [kept as N] : [];
+      // It stands in what is held, wherever it has been moved since.
+      if (standing.has(node.id)) return [];
+      if (!isHolder(node)) return [node];
+      const items = released<Item>(node.items);
+      const isSame = items.length === node.items.length && items.every((item, at) => item === node.items[at]);
+      return [isSame ? node : { ...node, items }];
+    });
+  return { ...course, sections: released<Section>(course.sections) };
+}
+
+/** One for each node at most: the person's own go before those of groups, later ones before earlier ones. */
+export function exceptionsFor(course: Course, viewer: Viewer): readonly PersonException[] {
+  const { groups = [], exceptions = [] } = viewer;
+  const ofGroups = Object.values(course.exceptions).filter(({ for: id }) => groups.includes(id));
+  if (ofGroups.length === 0 && exceptions.length === 0) return [];
+  const found = new Map<string, PersonException>();
+  const later = (a: PersonException, b: PersonException): number => a.at - b.at;
+  // A class is the wider of the two: one's group goes before it.
+  const isClass = ({ for: id }: Exception): boolean => course.groups[id]?.kind === 'class';
+  const rising = [
+    ...ofGroups.filter(isClass).sort(later),
+    ...ofGroups.filter((one) => !isClass(one)).sort(later),
+    ...[...exceptions].sort(later),
+  ];
+  for (const { node, opens, due, until, at } of rising) {
+    const before = found.get(node);
+    found.set(node, {
+      node,
+      opens: opens ?? before?.opens ?? null,
+      due: due ?? before?.due ?? null,
+      until: until ?? before?.until ?? null,
+      at,
+    });
+  }
+  return [...found.values()].sort((a, b) => (a.node < b.node ? -1 : 1));
+}
+
+function withExceptions(course: Course, own: readonly PersonException[]): Course {
+  if (own.length === 0) return course;
+  const byNode = new Map(own.map((one) => [one.node, one]));
+  const changed = <N extends CourseNode>(node: N): N => {
+    const exception = byNode.get(node.id);
+    const mended = exception === undefined ? node : withMoments(node, exception);
+    if (!isHolder(mended)) return mended;
+    const items = mended.items.map((item): Item => changed(item));
+    return items.every((item, at) => item === mended.items[at]) ? mended : { ...mended, items };
+  };
+  return { ...course, sections: course.sections.map((section) => changed(section)) };
+}
+
+function withMoments<N extends CourseNode>(node: N, { opens, due, until }: PersonException): N {
+  const next: { opens?: PlannedMoment; due?: PlannedMoment; rule?: N['rule'] } = {};
+  if (opens !== null) next.opens = opens;
+  if (due !== null && 'due' in node) next.due = due;
+  if (until !== null) {
+    next.rule = { ...(node.rule ?? { when: { kind: 'all', of: [] }, then: 'look' }), until };
+  }
+  return { ...node, ...next };
+}

@@ -1,0 +1,51 @@
+/** Walking opening rules: what they name, and the same rule with other names. */
+import type { Condition, ConditionGroup, OpeningRule, SingleCondition } from './access-schema.ts';
+import type { PlannedMoment } from './moment-schema.ts';
+
+export function isGroup(condition: Condition): condition is ConditionGroup {
+  return condition.kind === 'all' || condition.kind === 'any';
+}
+
+/** The single conditions of a group, in the order in which they stand there. */
+export function singles(group: ConditionGroup): readonly SingleCondition[] {
+  return group.of.flatMap((one) => (isGroup(one) ? singles(one) : [one]));
+}
+
+/** The moments that conditions name, in the order in which they stand there. */
+export function momentsOfRule(when: ConditionGroup): readonly PlannedMoment[] {
+  return singles(when).flatMap((one) => (one.kind === 'from' ? [one.moment] : []));
+}
+
+/** Ids of the items that a rule waits for by name. */
+export function itemsOfRule(when: ConditionGroup): readonly string[] {
+  return singles(when).flatMap((one) => {
+    if (one.kind === 'done') return one.items;
+    return one.kind === 'scored' ? [one.item] : [];
+  });
+}
+
+/** How many groups stand in each other, the outermost counted. */
+export function depthOfRule(when: ConditionGroup): number {
+  return 1 + Math.max(0, ...when.of.map((one) => (isGroup(one) ? depthOfRule(one) : 0)));
+}
+
+/** The rule with every single condition replaced; those replaced by null are left out, and groups that empty. */
+export function mapRule(
+  rule: OpeningRule,
+  replace: (one: SingleCondition) => SingleCondition | null,
+): OpeningRule {
+  return { ...rule, when: mapGroup(rule.when, replace) };
+}
+
+function mapGroup(
+  group: ConditionGroup,
+  replace: (one: SingleCondition) => SingleCondition | null,
+): ConditionGroup {
+  const of = group.of.flatMap((one): readonly Condition[] => {
+    if (!isGroup(one)) return [replace(one)].filter((kept) => kept !== null);
+    const inner = mapGroup(one, replace);
+    return inner.of.length === 0 ? [] : [inner];
+  });
+  // Of an "any" with nothing left there is nothing to wait for.
+  return of.length === 0 ? { kind: 'all', of } : { kind: group.kind, of };
+}
