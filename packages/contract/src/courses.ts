@@ -17,7 +17,7 @@ import {
   titleSchema,
   zoneSchema,
 } from '@itinerary/core';
-import type { Course, Refusal, TakenChange, TextFacts } from '@itinerary/core';
+import type { Course, Passphrase, Refusal, TakenChange, TextFacts } from '@itinerary/core';
 import { z } from 'zod';
 import { roleSchema } from './people.ts';
 
@@ -69,12 +69,19 @@ export const codeAnswerSchema = z.object({
 });
 export type CodeAnswer = z.infer<typeof codeAnswerSchema>;
 
+/** Whether there is a passphrase for visitors, and whether it can be guessed. */
+export const passphraseStateSchema = z.enum(['none', 'easy', 'good']);
+export const passphraseAnswerSchema = z.object({ passphrase: passphraseStateSchema });
+
 export const planSchema = z.object({
   course: courseSchema,
   seq: z.int(),
   learners: z.int(),
   /** What its long texts hold besides words, by hash. */
   texts: z.record(textHashSchema, textFactsSchema),
+  passphrase: passphraseStateSchema,
+  /** Learners in each group and class, by its id. */
+  groupSizes: z.record(z.string(), z.int()),
   rights: z.object({ plan: z.boolean(), state: z.boolean(), members: z.boolean() }),
 });
 export interface PlanAnswer {
@@ -82,6 +89,8 @@ export interface PlanAnswer {
   readonly seq: number;
   readonly learners: number;
   readonly texts: Readonly<Record<string, TextFacts>>;
+  readonly passphrase: Passphrase;
+  readonly groupSizes: Readonly<Record<string, number>>;
   readonly rights: { readonly plan: boolean; readonly state: boolean; readonly members: boolean };
 }
 
@@ -113,6 +122,7 @@ export const changesAnswerSchema = z.object({
   /** Texts sent that were kept as something else, since not all in them may stand: from hash to hash. */
   renamed: z.record(textHashSchema, textHashSchema),
   learners: z.int(),
+  groupSizes: z.record(z.string(), z.int()),
 });
 export interface ChangesAnswer {
   readonly seq: number;
@@ -121,6 +131,7 @@ export interface ChangesAnswer {
   readonly texts: Readonly<Record<string, TextFacts>>;
   readonly renamed: Readonly<Record<string, string>>;
   readonly learners: number;
+  readonly groupSizes: Readonly<Record<string, number>>;
 }
 
 /** Refusals that only the server can decide, in the shape of core's. */

@@ -11,9 +11,12 @@ export type {
   InstitutionAnswer,
   MeAnswer,
   MembersAnswer,
+  OwnMoments,
+  OwnMomentsAnswer,
   PeopleAnswer,
   PersonAnswer,
   PersonKind,
+  StandingAnswer,
 } from './people.ts';
 export type {
   ChangesAnswer,
@@ -28,4 +31,4 @@ export type {
   UploadAnswer,
 } from './courses.ts';
 export { newCourseSchema } from './courses.ts';
-export type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from './learner.ts';
+export type { ClassmatesAnswer, Neighbour, ReadCourseAnswer, ReadItemAnswer } from './learner.ts';

@@ -8,8 +8,10 @@ import {
   paceSchema,
   timeSchema,
 } from '@itinerary/core';
-import type { CourseView, ItemView, SectionView } from '@itinerary/core';
+import type { CourseView, ItemView, SectionView, WaitView } from '@itinerary/core';
+import type { Role } from '@itinerary/core';
 import { z } from 'zod';
+import { roleSchema } from './people.ts';
 
 const accessStateSchema = z.enum(['absent', 'named', 'look', 'open']);
 const accentNameSchema = accentSchema.nullable();
@@ -17,6 +19,31 @@ const accentNameSchema = accentSchema.nullable();
 /** A planned moment: the day and time in the course's zone, and the instant for everybody else's. */
 const momentViewSchema = z
   .object({ day: z.iso.date(), time: timeSchema.nullable(), instant: z.iso.datetime() })
+  .nullable();
+
+const namedItemSchema = z
+  .object({ id: z.string(), number: z.string().nullable(), title: z.string() })
+  .nullable();
+
+/** All that an opening waits for, met or not: one thing, or several of which all or any are needed. */
+const waitSchema = z.object({
+  kind: z.enum(['from', 'done', 'scored', 'course', 'all', 'any']),
+  met: z.boolean(),
+  moment: momentViewSchema.optional(),
+  items: z.array(namedItemSchema).optional(),
+  item: namedItemSchema.optional(),
+  least: z.number().optional(),
+  title: z.string().optional(),
+  get of(): z.ZodType<readonly WaitView[] | undefined> {
+    return z.array(waitSchema).optional() as unknown as z.ZodType<readonly WaitView[] | undefined>;
+  },
+});
+
+const doneViewSchema = z
+  .object({
+    by: z.enum(['opened', 'ticked', 'handed_in', 'scored', 'posted']),
+    isDone: z.boolean(),
+  })
   .nullable();
 
 const bareItemSchema = z.object({
@@ -33,6 +60,9 @@ const bareItemSchema = z.object({
   due: momentViewSchema,
   held: momentViewSchema,
   opens: momentViewSchema,
+  waits: waitSchema.nullable(),
+  until: momentViewSchema,
+  done: doneViewSchema,
   accent: accentNameSchema,
   state: accessStateSchema,
 });
@@ -67,6 +97,7 @@ const bareSectionSchema = z.object({
   meeting: heldMeetingSchema.nullable(),
   current: z.boolean(),
   opens: momentViewSchema,
+  waits: waitSchema.nullable(),
   state: accessStateSchema,
 });
 
@@ -107,6 +138,13 @@ const courseViewSchema = z.object({
       before: z.string().nullable(),
     }),
   ),
+  /** For who is not in the course: items that they may read all the same. */
+  samples: z.array(itemViewSchema),
+  asks: z.literal('passphrase').nullable(),
+  outcomes: z.array(z.string()),
+  madeFor: z.string().nullable(),
+  bringAlong: z.string().nullable(),
+  hoursAWeek: z.number().nullable(),
   around: itemViewSchema.nullable(),
   introduction: z.string().nullable(),
 });
@@ -120,6 +158,7 @@ export const readCourseSchema = z.object({
   /** Who teaches: names only. */
   staff: z.array(z.string()),
   mayPlan: z.boolean(),
+  isMember: z.boolean(),
 });
 export interface ReadCourseAnswer {
   readonly course: CourseView;
@@ -128,6 +167,7 @@ export interface ReadCourseAnswer {
   readonly aroundHtml: string | null;
   readonly staff: readonly string[];
   readonly mayPlan: boolean;
+  readonly isMember: boolean;
 }
 
 const neighbourSchema = z
@@ -161,3 +201,18 @@ export interface ReadItemAnswer {
   readonly previous: Neighbour | null;
   readonly next: Neighbour | null;
 }
+
+/** The others on the course, as far as this reader may see them. */
+export const classmatesSchema = z.object({
+  people: z.array(z.object({ name: z.string(), role: roleSchema, groups: z.array(z.string()) })),
+});
+export interface ClassmatesAnswer {
+  readonly people: readonly {
+    readonly name: string;
+    readonly role: Role;
+    /** Names of the groups and classes that they are in. */
+    readonly groups: readonly string[];
+  }[];
+}
+
+export const visitSchema = z.strictObject({ passphrase: z.string().min(1).max(200) });

@@ -1,5 +1,5 @@
 /** People, sessions, and the institution they belong to. */
-import { storableSchema } from '@itinerary/core';
+import { idSchema, momentSchema, personExceptionSchema, storableSchema } from '@itinerary/core';
 import { z } from 'zod';
 
 export const personKindSchema = z.enum(['teaching', 'staff', 'learner', 'visitor']);
@@ -83,9 +83,47 @@ export const memberSchema = z.object({
   name: z.string(),
   address: z.string(),
   role: roleSchema,
+  joinedAt: z.iso.datetime(),
+  /** Ids of the course's groups and classes that they are in. */
+  groups: z.array(z.string()),
 });
 export const membersSchema = z.object({ members: z.array(memberSchema) });
 export type MembersAnswer = z.infer<typeof membersSchema>;
+
+export const memberGroupsSchema = z.strictObject({ groups: z.array(idSchema).max(50) });
+
+/** Moments of one person's own. */
+export const ownMomentsSchema = z.strictObject({
+  person: z.uuid(),
+  node: idSchema,
+  opens: momentSchema.nullable(),
+  due: momentSchema.nullable(),
+  until: momentSchema.nullable(),
+});
+export type OwnMoments = z.infer<typeof ownMomentsSchema>;
+
+export const ownMomentsListSchema = z.object({
+  exceptions: z.array(ownMomentsSchema.extend({ id: z.string(), name: z.string(), at: z.number() })),
+});
+export type OwnMomentsAnswer = z.infer<typeof ownMomentsListSchema>;
+
+/** Where one learner stands: what See as needs to show the course as they get it. */
+export const standingSchema = z.object({
+  name: z.string(),
+  role: roleSchema,
+  joinedAt: z.iso.datetime(),
+  groups: z.array(z.string()),
+  exceptions: z.array(personExceptionSchema),
+  done: z.array(z.string()),
+  scores: z.record(z.string(), z.number()),
+  courses: z.array(z.string()),
+});
+export type StandingAnswer = z.infer<typeof standingSchema>;
+
+/** Null takes it away. */
+export const passphraseSchema = z.strictObject({
+  passphrase: storableSchema.trim().min(1).max(200).nullable(),
+});
 
 export const addMembersSchema = z.strictObject({
   people: z.array(z.uuid()).min(1).max(500),

@@ -5,6 +5,7 @@ export const problemCodes = [
   'bad_input',
   'not_signed_in',
   'wrong_name_or_password',
+  'wrong_passphrase',
   'too_many_attempts',
   'not_allowed',
   'not_found',

@@ -12,28 +12,34 @@ import {
   createdSchema,
   deskSchema,
   newCourseSchema,
+  passphraseAnswerSchema,
   planSchema,
   textAnswerSchema,
   uploadAnswerSchema,
 } from './courses.ts';
-import { readCourseSchema, readItemSchema } from './learner.ts';
+import { classmatesSchema, readCourseSchema, readItemSchema, visitSchema } from './learner.ts';
 import {
   addMembersSchema,
   demoPeopleSchema,
   demoSignInSchema,
   holidaysSchema,
+  memberGroupsSchema,
   membersSchema,
   meSchema,
+  ownMomentsListSchema,
+  ownMomentsSchema,
+  passphraseSchema,
   peopleSchema,
   readHolidaysSchema,
   signInSchema,
+  standingSchema,
 } from './people.ts';
 
 /** `create`: may open courses. `institution`: its own staff. The rest are rights in the course that the address names. */
 export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'institution' | Right;
 
 export interface Route {
-  readonly method: 'get' | 'post' | 'delete';
+  readonly method: 'get' | 'post' | 'put' | 'delete';
   /** With `{name}` for parameters, as OpenAPI writes them. */
   readonly path: string;
   readonly access: RouteAccess;
@@ -44,7 +50,7 @@ export interface Route {
   readonly status: 200 | 201 | 204;
   readonly answer?: z.ZodType;
   /** Of an answer that is not JSON. */
-  readonly media?: 'text/csv' | 'application/octet-stream';
+  readonly media?: 'text/csv' | 'application/octet-stream' | 'text/event-stream';
   /** The body is a file as it is, not JSON. */
   readonly takesFile?: true;
 }
@@ -246,6 +252,106 @@ export const ROUTES = {
     params: course.extend({ person: pathId }),
     status: 200,
     answer: membersSchema,
+  },
+  memberGroups: {
+    method: 'put',
+    path: '/api/courses/{course}/members/{person}/groups',
+    access: 'members',
+    summary: 'Say which groups and classes of the course somebody is in',
+    params: course.extend({ person: pathId }),
+    body: memberGroupsSchema,
+    status: 200,
+    answer: membersSchema,
+  },
+  standing: {
+    method: 'get',
+    path: '/api/courses/{course}/members/{person}/standing',
+    access: 'plan',
+    summary: 'Where somebody on the course stands: groups, moments of their own, what they have done',
+    params: course.extend({ person: pathId }),
+    status: 200,
+    answer: standingSchema,
+  },
+  ownMoments: {
+    method: 'get',
+    path: '/api/courses/{course}/exceptions',
+    access: 'plan',
+    summary: 'Moments of single persons; those of groups and classes stand in the course',
+    params: course,
+    status: 200,
+    answer: ownMomentsListSchema,
+  },
+  setOwnMoments: {
+    method: 'put',
+    path: '/api/courses/{course}/exceptions/{exception}',
+    access: 'plan',
+    summary: 'Give one person other moments on a section or item',
+    params: course.extend({ exception: pathId }),
+    body: ownMomentsSchema,
+    status: 200,
+    answer: ownMomentsListSchema,
+  },
+  removeOwnMoments: {
+    method: 'delete',
+    path: '/api/courses/{course}/exceptions/{exception}',
+    access: 'plan',
+    summary: 'Take somebody’s own moments away',
+    params: course.extend({ exception: pathId }),
+    status: 200,
+    answer: ownMomentsListSchema,
+  },
+  passphrase: {
+    method: 'put',
+    path: '/api/courses/{course}/passphrase',
+    access: 'plan',
+    summary: 'Set the passphrase for visitors, or take it away; it is kept as a hash and never given out',
+    params: course,
+    body: passphraseSchema,
+    status: 200,
+    answer: passphraseAnswerSchema,
+  },
+  events: {
+    method: 'get',
+    path: '/api/events',
+    access: 'signed_in',
+    summary:
+      'Server-sent events: `look` when something that one gets has changed, `course` with `{id, seq}` for those who plan it',
+    status: 200,
+    media: 'text/event-stream',
+  },
+  visit: {
+    method: 'post',
+    path: '/api/learn/{course}/visit',
+    access: 'read',
+    summary: 'Give the passphrase for visitors, for this visit',
+    params: course,
+    body: visitSchema,
+    status: 204,
+  },
+  classmates: {
+    method: 'get',
+    path: '/api/learn/{course}/members',
+    access: 'read',
+    summary: 'The others on the course, as far as the course lets one see them',
+    params: course,
+    status: 200,
+    answer: classmatesSchema,
+  },
+  tick: {
+    method: 'put',
+    path: '/api/learn/{course}/items/{item}/done',
+    access: 'read',
+    summary: 'Tick an item as done, where ticking is what counts',
+    params: course.extend({ item: pathId }),
+    status: 204,
+  },
+  untick: {
+    method: 'delete',
+    path: '/api/learn/{course}/items/{item}/done',
+    access: 'read',
+    summary: 'Take one’s tick back',
+    params: course.extend({ item: pathId }),
+    status: 204,
   },
   readCourse: {
     method: 'get',

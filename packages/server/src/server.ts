@@ -7,6 +7,7 @@ import type { Config } from './config/config.ts';
 import type { Database } from './db/orm.ts';
 import { connect, migrate } from './db/orm.ts';
 import { createApp } from './http/app.ts';
+import { openNotices } from './live/notices.ts';
 
 export interface RunningServer {
   readonly address: string;
@@ -22,7 +23,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5 });
   // An idle connection that breaks must not end the process; the next query opens another.
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
-  const http = createServer(createApp({ config, database, pool, log }));
+  const notices = openNotices(config.databaseUrl, log);
+  const http = createServer(createApp({ config, database, pool, log, notices }));
   await new Promise<void>((resolve, reject) => {
     http.once('error', reject);
     http.listen(config.port, config.host, resolve);
@@ -36,6 +38,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
         http.close(resolve);
         http.closeAllConnections();
       });
+      await notices.stop();
       await pool.end();
       await database.close(true);
     },

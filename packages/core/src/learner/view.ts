@@ -4,26 +4,23 @@
  */
 import type { CourseEvent, Format, Pace } from '../course/dates-schema.ts';
 import type { Accent, CourseFileRef, Item } from '../course/items-schema.ts';
-import type { Course, CourseState, ItemKind } from '../course/schema.ts';
-import { isReadable, isThere } from '../access/answer.ts';
+import type { Course, CourseNode, CourseState, ItemKind } from '../course/schema.ts';
+import { canSee, isReadable, isThere } from '../access/answer.ts';
 import type { AccessState, Answer } from '../access/answer.ts';
 import { ownPlan, resolveAccess } from '../access/resolve.ts';
 import type { Access } from '../access/resolve.ts';
+import type { DoneRule } from '../course/access-schema.ts';
+import { allLivingItems, findNode } from '../course/tree.ts';
 import type { Viewer } from '../access/roles.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
-import type { Resolved } from '../calendar/moments.ts';
 import { momentIn } from '../calendar/plan.ts';
 import type { Moment } from '../calendar/plan.ts';
 import type { HeldMeeting } from '../calendar/rows.ts';
-
-/** A planned moment: the day and time in the course's zone, and the instant (ISO, UTC) for everybody else's. */
-export interface MomentView {
-  readonly day: string;
-  /** HH:MM, or null where the day is meant. */
-  readonly time: string | null;
-  readonly instant: string;
-}
+import { momentView } from './moment-view.ts';
+import type { MomentView } from './moment-view.ts';
+import { waitsOf } from './waits.ts';
+import type { WaitReader, WaitView } from './waits.ts';
 
 export interface ItemView {
   readonly id: string;
@@ -44,10 +41,21 @@ export interface ItemView {
   readonly held: MomentView | null;
   /** When it opens, while it is only named. */
   readonly opens: MomentView | null;
+  /** While it is only named: all that its opening waits for, where that is more than one moment. */
+  readonly waits: WaitView | null;
+  /** Until when it is open, while it is. */
+  readonly until: MomentView | null;
+  /** Null: it is not counted. */
+  readonly done: DoneView | null;
   readonly accent: Accent | null;
   readonly state: AccessState;
   /** What a folder holds. */
   readonly items: readonly ItemView[];
+}
+
+export interface DoneView {
+  readonly by: DoneRule['by'];
+  readonly isDone: boolean;
 }
 
 export interface SectionView {
@@ -64,6 +72,7 @@ export interface SectionView {
   readonly meeting: HeldMeeting | null;
   readonly current: boolean;
   readonly opens: MomentView | null;
+  readonly waits: WaitView | null;
   readonly state: AccessState;
   readonly items: readonly ItemView[];
 }
@@ -100,13 +109,21 @@ export interface CourseView {
   readonly now: Moment;
   readonly sections: readonly SectionView[];
   readonly pauses: readonly PauseView[];
+  /** For who is not in the course: items that they may read all the same. */
+  readonly samples: readonly ItemView[];
+  /** What visitors are asked for before they may look; null: nothing. */
+  readonly asks: 'passphrase' | null;
+  /** On the public page. */
+  readonly outcomes: readonly string[];
+  readonly madeFor: string | null;
+  readonly bringAlong: string | null;
+  readonly hoursAWeek: number | null;
   /** Around one item: that item, and what is read before it (a hash). */
   readonly around: ItemView | null;
   readonly introduction: string | null;
 }
 
-interface Reader {
-  readonly access: Access;
+interface Reader extends WaitReader {
   readonly section: SectionPlan;
 }
 
@@ -126,7 +143,8 @@ export function courseView(
   if (!isThere(access.course)) return null;
   const now = momentIn(plan, course.dates.zone, moment);
   const seen = plan.sections.filter(({ id }) => stateOf(access, id) !== 'absent');
-  const sections = seen.map((section) => sectionView({ access, section }, now));
+  const reader = { plan, access, viewer, at: Date.parse(moment) };
+  const sections = seen.map((section) => sectionView({ ...reader, section }, now));
   const isAround = course.dates.format === 'item';
   return {
     id: course.id,
@@ -147,6 +165,14 @@ export function courseView(
     now,
     sections: isAround ? [] : sections,
     pauses: isReadable(access.course.state) ? pausesOf(plan, seen) : [],
+    samples: viewer.role === null ? samplesOf(plan, reader) : [],
+    asks: access.course.because === 'passphrase_wanted' ? 'passphrase' : null,
+    outcomes: Object.values(course.outcomes)
+      .sort((a, b) => a.at - b.at)
+      .map(({ text }) => text),
+    madeFor: course.madeFor,
+    bringAlong: course.bringAlong,
+    hoursAWeek: course.hoursAWeek,
     around: isAround ? (findView(sections, course.dates.around) ?? null) : null,
     // What is read before the item is a part of the course, as the item is.
     introduction: isAround && isReadable(access.course.state) ? course.introduction : null,
@@ -161,7 +187,43 @@ function stateOf(access: Access, id: string): AccessState {
   return access.nodes.get(id)?.state ?? 'absent';
 }
 
-function sectionView({ access, section: planned }: Reader, now: Moment): SectionView {
+/** Whether a reader finds it in the lists: it may also be there for its address alone. */
+function isListed(item: Item): boolean {
+  return !('listed' in item) || item.listed;
+}
+
+function samplesOf(plan: CoursePlan, reader: WaitReader): readonly ItemView[] {
+  return plan.sections.flatMap((section) =>
+    allLivingItems(section.section)
+      .filter(({ id }) => reader.access.nodes.get(id)?.because === 'sample')
+      .map((item) => itemView(item, { ...reader, section })),
+  );
+}
+
+/**
+ * An item that stands in no list, for whoever has its address; null where they do not get it.
+ *
+ * @param hint a plan of this course; taken where it is this person's.
+ */
+export function unlistedItem(
+  course: Course,
+  viewer: Viewer,
+  moment: string,
+  id: string,
+  hint: CoursePlan | null = null,
+): ItemView | null {
+  const at = Date.parse(moment);
+  const plan = ownPlan(course, viewer, at, hint);
+  const access = resolveAccess(course, viewer, moment, plan);
+  const place = findNode(plan.course, id);
+  const section = plan.sections.find((one) => one.id === place?.above[0]?.id);
+  if (place === null || section === undefined || place.node.kind === 'section') return null;
+  if (!canSee(access.nodes.get(id))) return null;
+  return itemView(place.node, { plan, access, viewer, at, section });
+}
+
+function sectionView(reader: Reader, now: Moment): SectionView {
+  const { access, section: planned } = reader;
   const { section, span, number, moments } = planned;
   const slot = span.kind === 'slot' ? span.slot : null;
   const state = stateOf(access, section.id);
@@ -176,14 +238,15 @@ function sectionView({ access, section: planned }: Reader, now: Moment): Section
     meeting: slot?.meeting ?? null,
     current: slot !== null && now.kind === 'slot' && now.number === slot.number,
     opens: state === 'named' ? momentView(moments.get(section.id)?.opens) : null,
+    waits: state === 'named' ? severalWaits(section, reader) : null,
     state,
-    items: itemViews(section.items, { access, section: planned }),
+    items: itemViews(section.items, reader),
   };
 }
 
 function itemViews(items: readonly Item[], reader: Reader): readonly ItemView[] {
   return items
-    .filter(({ id }) => stateOf(reader.access, id) !== 'absent')
+    .filter((item) => stateOf(reader.access, item.id) !== 'absent' && isListed(item))
     .map((item) => itemView(item, reader));
 }
 
@@ -192,7 +255,7 @@ const NONE: NodeMoments = {};
 function itemView(item: Item, reader: Reader): ItemView {
   const { access, section } = reader;
   const state = stateOf(access, item.id);
-  const { due, held, opens } = section.moments.get(item.id) ?? NONE;
+  const { due, held, opens, until } = section.moments.get(item.id) ?? NONE;
   // Of what is only named, nothing but its name and its opening is told.
   const isOpen = state !== 'named';
   return {
@@ -209,20 +272,28 @@ function itemView(item: Item, reader: Reader): ItemView {
     due: isOpen ? momentView(due) : null,
     held: isOpen ? momentView(held) : null,
     opens: isOpen ? null : momentView(opens),
+    waits: isOpen ? null : severalWaits(item, reader),
+    until: state === 'open' ? momentView(until) : null,
+    done: isOpen ? doneView(item, reader) : null,
     accent: item.kind === 'folder' ? item.accent : null,
     state,
     items: item.kind === 'folder' ? itemViews(item.items, reader) : [],
   };
 }
 
-function placeOf(own: string | null, { span }: SectionPlan): string | null {
-  return own ?? (span.kind === 'slot' ? (span.slot.meeting?.place ?? null) : null);
+/** One moment alone is told as such. */
+function severalWaits(node: CourseNode, reader: Reader): WaitView | null {
+  const waits = waitsOf(node, reader.section.moments.get(node.id) ?? NONE, reader);
+  return waits === null || waits.kind === 'from' ? null : waits;
 }
 
-function momentView(resolved: Resolved | undefined): MomentView | null {
-  if (resolved?.kind !== 'at') return null;
-  const { day, time, instant } = resolved;
-  return { day, time, instant: new Date(instant).toISOString() };
+function doneView(item: Item, { viewer }: Reader): DoneView | null {
+  if (!('done' in item) || item.done === null) return null;
+  return { by: item.done.by, isDone: viewer.deeds?.done.has(item.id) === true };
+}
+
+function placeOf(own: string | null, { span }: SectionPlan): string | null {
+  return own ?? (span.kind === 'slot' ? (span.slot.meeting?.place ?? null) : null);
 }
 
 function findView(sections: readonly SectionView[], id: string | null): ItemView | undefined {

@@ -1,7 +1,16 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import type { CourseNode, CourseState, Dates, Edit, Purpose, Role, TextFacts } from '@itinerary/core';
+import type {
+  CourseNode,
+  CourseState,
+  Dates,
+  Edit,
+  PlannedMoment,
+  Purpose,
+  Role,
+  TextFacts,
+} from '@itinerary/core';
 import type { PersonKind } from '@itinerary/contract';
 
 export const InstitutionRow = defineEntity({
@@ -159,6 +168,60 @@ export const MemberRow = defineEntity({
   }),
 });
 
+/** Groups and classes of the course document that somebody is in. */
+export const MemberGroupRow = defineEntity({
+  name: 'MemberGroupRow',
+  tableName: 'member_group',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    personId: p.string().primary(),
+    groupId: p.string().primary(),
+  }),
+});
+
+/** Moments of one person's own on one node; null: the node's. */
+export const PersonExceptionRow = defineEntity({
+  name: 'PersonExceptionRow',
+  tableName: 'person_exception',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    id: p.string().primary(),
+    personId: p.string(),
+    nodeId: p.string(),
+    opens: p.json<PlannedMoment>().nullable(),
+    due: p.json<PlannedMoment>().nullable(),
+    until: p.json<PlannedMoment>().nullable(),
+    /** Milliseconds since 1970-01-01T00:00Z. */
+    at: p.float(),
+  }),
+});
+
+/** What somebody has done of one item. */
+export const DeedRow = defineEntity({
+  name: 'DeedRow',
+  tableName: 'deed',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    personId: p.string().primary(),
+    itemId: p.string().primary(),
+    /** When it was done; null: it is not. */
+    doneAt: p.string().nullable(),
+    /** In percent of what can be reached. */
+    score: p.float().nullable(),
+  }),
+});
+
+export const CourseSecretRow = defineEntity({
+  name: 'CourseSecretRow',
+  tableName: 'course_secret',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    passphraseHash: p.string(),
+    /** Whoever knows of the course can guess it. */
+    easy: p.boolean(),
+  }),
+});
+
 export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
@@ -176,4 +239,8 @@ export const ENTITIES = [
   StoredFileRow,
   ChangeRow,
   MemberRow,
+  MemberGroupRow,
+  PersonExceptionRow,
+  DeedRow,
+  CourseSecretRow,
 ];

@@ -6,6 +6,7 @@ import { Migration0001 } from './migrations/migration-0001.ts';
 import { Migration0002 } from './migrations/migration-0002.ts';
 import { Migration0003 } from './migrations/migration-0003.ts';
 import { Migration0004 } from './migrations/migration-0004.ts';
+import { Migration0005 } from './migrations/migration-0005.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -16,6 +17,7 @@ export const MIGRATIONS = [
   { name: '0002-formats-and-kinds', class: Migration0002 },
   { name: '0003-uploaded-files', class: Migration0003 },
   { name: '0004-facts-of-texts', class: Migration0004 },
+  { name: '0005-persons-and-access', class: Migration0005 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -9,6 +9,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
+import type { Notices } from '../live/notices.ts';
 import { nothingHere } from '../usecases/read-course.ts';
 import { ownOriginOnly } from './origin.ts';
 import { problemHandler } from './problem.ts';
@@ -22,9 +23,10 @@ export interface Parts {
   readonly database: Database;
   readonly pool: Pool;
   readonly log: Logger;
+  readonly notices: Notices;
 }
 
-export function createApp({ config, database, pool, log }: Parts): Express {
+export function createApp({ config, database, pool, log, notices }: Parts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -63,7 +65,7 @@ export function createApp({ config, database, pool, log }: Parts): Express {
     if (request.path === '/health' || request.path === '/openapi.json') next();
     else sessionHandler(request, response, next);
   });
-  registerRoutes(app, config, database);
+  registerRoutes(app, config, database, notices);
   app.use('/api', () => {
     throw nothingHere();
   });

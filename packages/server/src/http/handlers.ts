@@ -9,19 +9,26 @@ import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { checkCode } from '../usecases/course-codes.ts';
+import { classmates } from '../usecases/classmates.ts';
 import { createCourse } from '../usecases/create-course.ts';
+import { noteOpened, tick } from '../usecases/deeds.ts';
 import { desk } from '../usecases/desk.ts';
 import { Failure } from '../usecases/failure.ts';
 import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files.ts';
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
-import { addMembers, candidates, members, removeMember } from '../usecases/members.ts';
+import { addMembers, candidates, members, removeMember, setMemberGroups } from '../usecases/members.ts';
+import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/own-moments.ts';
+import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/passphrase.ts';
 import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
 import { signIn } from '../usecases/sign-in.ts';
 import { takeChanges } from '../usecases/take-changes.ts';
 import { factsOfTexts } from '../usecases/texts.ts';
-import { countLearners, mayCreateCourses } from '../usecases/viewer.ts';
-import type { Caller, CourseCaller } from './authorise.ts';
-import { endSession, startSession } from './session.ts';
+import { countLearners, groupSizes, mayCreateCourses, standingOf } from '../usecases/viewer.ts';
+import { streamEvents } from '../live/events.ts';
+import { announce } from '../live/notices.ts';
+import type { Notices } from '../live/notices.ts';
+import type { Caller, CourseCaller, CourseReader } from './authorise.ts';
+import { endSession, startSession, visit } from './session.ts';
 
 export interface Call {
   readonly config: Config;
@@ -37,6 +44,9 @@ export interface Call {
   readonly who: Caller;
   /** For routes that name a right in a course. */
   readonly at: CourseCaller;
+  /** For routes that read a course. */
+  readonly reader: CourseReader;
+  readonly notices: Notices;
 }
 
 type Handler = (call: Call) => Promise<unknown>;
@@ -141,6 +151,8 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     course: at.loaded.course,
     seq: at.loaded.row.seq,
     learners: await countLearners(em, at.loaded.course.id),
+    passphrase: await passphraseState(em, at.loaded.course.id),
+    groupSizes: await groupSizes(em, at.loaded.course.id),
     texts: Object.fromEntries(await factsOfTexts(em, at.loaded.course.id)),
     rights: {
       plan: hasRight(at.viewer, 'plan'),
@@ -166,7 +178,7 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     }),
   courseFile: ({ em, store, at, params }) =>
     courseFile(em, store, at.loaded.course.id, params['hash'] as string),
-  itemFile: ({ em, store, at, params, now }) =>
+  itemFile: ({ em, store, reader: at, params, now }) =>
     itemFile(em, store, at.loaded.course, at.viewer, params['item'] as string, now),
   members: ({ em, at }) => members(em, at.loaded.course.id),
   candidates: ({ em, at, query }) =>
@@ -177,15 +189,79 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
   },
   removeMember: ({ em, at, params, now }) =>
     removeMember(em, at.loaded.course.id, params['person'] as string, now),
-  textPicture: ({ em, store, at, params, query, now }) => {
+  textPicture: ({ em, store, reader: at, params, query, now }) => {
     const picture = { hash: params['hash'] as string, item: query['item'] ?? null };
     return textPicture(em, store, at.loaded.course, at.viewer, picture, now);
   },
-  readCourse: ({ em, at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
-  readGuide: ({ at, now, request }) => {
+  readCourse: ({ em, reader: at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
+  readGuide: ({ reader: at, now, request }) => {
     request.res?.attachment(`${at.loaded.course.code}.csv`);
     return Promise.resolve(readGuide(at.loaded.course, at.viewer, now));
   },
-  readItem: ({ em, at, params, now }) =>
-    readItem(em, at.loaded.course, at.viewer, params['item'] as string, now),
+  readItem: async ({ em, reader: { loaded, viewer, person }, params, now }) => {
+    const item = params['item'] as string;
+    if (person !== null) {
+      await noteOpened(em, loaded.course, { personId: person.id, viewer }, item, now);
+    }
+    return readItem(em, loaded.course, viewer, item, now);
+  },
+  tick: (call) => ticked(call, true),
+  untick: (call) => ticked(call, false),
+  classmates: ({ em, reader: { loaded, viewer }, now }) => classmates(em, loaded.course, viewer, now),
+  visit: async ({ em, reader: { loaded }, body, request, now }) => {
+    const { passphrase } = body as { passphrase: string };
+    await checkPassphrase(em, loaded.course.id, passphrase);
+    visit(request, loaded.course.id, now);
+  },
+  memberGroups: ({ em, at, params, body }) => {
+    const { groups } = body as { groups: string[] };
+    return setMemberGroups(em, at.loaded.course, params['person'] as string, groups);
+  },
+  standing: async ({ em, at, params, now }) => {
+    const found = await standingOf(em, at.loaded.course, params['person'] as string, now);
+    if (found === null) throw new Failure('not_found', 'Nobody on this course has that id');
+    const { name, viewer } = found;
+    return {
+      name,
+      role: viewer.role,
+      joinedAt: viewer.joinedAt,
+      groups: viewer.groups,
+      exceptions: viewer.exceptions,
+      done: [...(viewer.deeds?.done ?? [])],
+      scores: Object.fromEntries(viewer.deeds?.scores ?? []),
+      courses: [...(viewer.deeds?.courses ?? [])],
+    };
+  },
+  ownMoments: ({ em, at }) => ownMoments(em, at.loaded.course.id),
+  setOwnMoments: async ({ em, at, params, body, now }) => {
+    const answer = await setOwnMoments(em, at.loaded.course, params['exception'] as string, body, now);
+    await announce(em, { course: at.loaded.course.id, seq: at.loaded.row.seq });
+    return answer;
+  },
+  removeOwnMoments: async ({ em, at, params }) => {
+    const answer = await removeOwnMoments(em, at.loaded.course.id, params['exception'] as string);
+    await announce(em, { course: at.loaded.course.id, seq: at.loaded.row.seq });
+    return answer;
+  },
+  passphrase: async ({ em, at, body }) => {
+    const { passphrase } = body as { passphrase: string | null };
+    return { passphrase: await setPassphrase(em, at.loaded.course, passphrase) };
+  },
+  events: async ({ database, notices, config, who, request }) => {
+    const response = request.res;
+    if (response === undefined) return;
+    await streamEvents(response, {
+      database,
+      notices,
+      clock: config.clock,
+      person: who.person as Person,
+    });
+  },
 };
+
+async function ticked({ em, reader, params, now }: Call, done: boolean): Promise<void> {
+  const { loaded, viewer, person } = reader;
+  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+  const doer = { personId: person.id, viewer };
+  await tick(em, loaded.course, doer, params['item'] as string, done, now);
+}

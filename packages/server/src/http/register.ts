@@ -8,9 +8,10 @@ import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import { diskStore } from '../files/file-store.ts';
+import type { Notices } from '../live/notices.ts';
 import type { FileToSend } from '../usecases/files.ts';
 import { authorise } from './authorise.ts';
-import type { CourseCaller } from './authorise.ts';
+import type { CourseCaller, CourseReader } from './authorise.ts';
 import { HANDLERS } from './handlers.ts';
 
 /** `/api/courses/{course}` as Express writes it. */
@@ -18,7 +19,7 @@ export function expressPath(path: string): string {
   return path.replaceAll(/\{(\w+)\}/g, ':$1');
 }
 
-export function registerRoutes(app: Express, config: Config, database: Database): void {
+export function registerRoutes(app: Express, config: Config, database: Database, notices: Notices): void {
   const store = diskStore(config.filesFolder);
   for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
     app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
@@ -38,7 +39,10 @@ export function registerRoutes(app: Express, config: Config, database: Database)
         body: check(route.body, 'body', request.body) as never,
         who,
         at: who as CourseCaller,
+        reader: who as CourseReader,
+        notices,
       });
+      if (route.media === 'text/event-stream') return;
       response.set('Cache-Control', 'no-store');
       if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
       else if (route.media !== undefined)

@@ -8,6 +8,8 @@ import type { Config } from '../config/config.ts';
 declare module 'express-session' {
   interface SessionData {
     person: string;
+    /** Courses that somebody visits with a passphrase: by id, until when (ISO, UTC). */
+    visits: Record<string, string>;
   }
 }
 
@@ -25,6 +27,20 @@ export function sessions(config: Config, pool: Pool): RequestHandler {
     store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.secure, maxAge: TWO_WEEKS_MS, path: '/' },
   });
+}
+
+/** A visit ends after an hour without a page. */
+const VISIT_MS = 60 * 60 * 1000;
+
+export function isVisiting(request: Request, course: string, now: string): boolean {
+  const until = request.session.visits?.[course];
+  return until !== undefined && Date.parse(now) < Date.parse(until);
+}
+
+/** Begins a visit, or goes on with it. */
+export function visit(request: Request, course: string, now: string): void {
+  const until = new Date(Date.parse(now) + VISIT_MS).toISOString();
+  request.session.visits = { ...request.session.visits, [course]: until };
 }
 
 /** A new session id for a new sign-in, so that one planted before it is worth nothing. */

@@ -3,7 +3,7 @@
  * files that have come, and blockers on the way to going live.
  */
 import type { ServerRefusal } from '@itinerary/contract';
-import { fileHashes, findings, hasRight, isBlocker, textFacts, textHashes } from '@itinerary/core';
+import { fileHashes, findings, hasRight, isBlocker, sameValue, textFacts, textHashes } from '@itinerary/core';
 import type { Change, Course, Viewer } from '@itinerary/core';
 import { StoredFileRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -12,14 +12,17 @@ import { isKnownChoice } from './create-course.ts';
 import type { NewTexts } from './new-texts.ts';
 import { termsOf } from './terms.ts';
 import { factsOfTexts, keepText } from './texts.ts';
-import { countLearners } from './viewer.ts';
+import { passphraseState } from './passphrase.ts';
+import { countLearners, groupSizes } from './viewer.ts';
 
 /** Rights within the plan: who may open or close the course, and that an archived one is only looked at. */
 export function mayTake(course: Course, viewer: Viewer, change: Change): ServerRefusal | null {
   for (const [edit, { kind, ...rest }] of change.edits.entries()) {
     const target = 'target' in rest ? rest.target : rest.node.id;
-    const setsState = kind === 'set' && target === course.id && 'field' in rest && rest.field === 'state';
-    if (setsState && !hasRight(viewer, 'state')) return { code: 'not_allowed', edit, target };
+    const field = kind === 'set' && target === course.id && 'field' in rest ? rest.field : null;
+    const setsState = field === 'state';
+    const opens = setsState || field === 'goesLive';
+    if (opens && !hasRight(viewer, 'state')) return { code: 'not_allowed', edit, target };
     if (!setsState && course.state === 'archived') return { code: 'archived', edit, target };
   }
   return null;
@@ -129,15 +132,19 @@ export async function checkBlockers(
   change: Change,
   now: string,
 ): Promise<ServerRefusal | null> {
-  if (next.state !== 'live' || before.state === 'live') return null;
+  const isOpening = next.state === 'live' && before.state !== 'live';
+  const isPlanned = next.goesLive !== null && !sameValue(before.goesLive, next.goesLive);
+  if (!isOpening && !isPlanned) return null;
   const learners = await countLearners(em, next.id);
   // Readiness is asked of the course as it stands before the act: some rules speak to drafts only.
   const term = (await termsOf(em, institutionId))(next.term);
   const texts = await factsOfTexts(em, next.id);
-  const rules = findings({ ...next, state: 'draft' }, { moment: now, learners, term, texts }).filter(
-    isBlocker,
-  );
+  const passphrase = await passphraseState(em, next.id);
+  const sizes = await groupSizes(em, next.id);
+  const facts = { moment: now, learners, term, texts, passphrase, groupSizes: sizes };
+  const rules = findings({ ...next, state: 'draft' }, facts).filter(isBlocker);
   if (rules.length === 0) return null;
-  const edit = change.edits.findIndex((one) => one.kind === 'set' && one.field === 'state');
+  const opens = new Set(['state', 'goesLive']);
+  const edit = change.edits.findIndex((one) => one.kind === 'set' && opens.has(one.field));
   return { code: 'blocked', edit, target: next.id, rules: rules.map(({ rule }) => rule) };
 }

@@ -1,6 +1,6 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
-import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess } from '@itinerary/core';
+import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess, stateAt } from '@itinerary/core';
 import type { Course, FactsByText, Term, Viewer } from '@itinerary/core';
 import { loadCourses } from '../db/course-rows.ts';
 import type { Person } from '../db/entities.ts';
@@ -8,6 +8,7 @@ import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { termsOf } from './terms.ts';
 import { factsOfCourses } from './texts.ts';
+import { viewersOf } from './viewer.ts';
 
 export async function desk(em: EntityManager, person: Person, now: string): Promise<DeskAnswer> {
   const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
@@ -22,8 +23,9 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
     em,
     courses.map(({ id }) => id),
   );
+  const viewerOf = await viewersOf(em, person, courses, now);
   const entries = courses.flatMap((course): DeskCourse[] => {
-    const viewer = { role: roles.get(course.id) ?? null, institutionStaff: person.kind === 'staff' };
+    const viewer = viewerOf(course.id);
     if (!isThere(resolveAccess(course, viewer, now).course)) return [];
     const facts = {
       learners: learners.get(course.id) ?? 0,
@@ -55,7 +57,7 @@ function entry(course: Course, viewer: Viewer, { learners, term, texts, now }: D
     id: course.id,
     code: course.code,
     title: course.title,
-    state: course.state,
+    state: stateAt(course, Date.parse(now)),
     department: course.department,
     term: course.term,
     tags: course.tags,

@@ -1,7 +1,7 @@
 /** Uploads to a course: taken while they arrive, up to its limit; told by their content; kept by hash. */
 import type { Readable } from 'node:stream';
 import type { UploadAnswer } from '@itinerary/contract';
-import { courseView, findNode, isPictureType, isReadable, linkTargets, resolveAccess } from '@itinerary/core';
+import { canSee, courseView, findNode, isPictureType, ownCourse, resolveAccess } from '@itinerary/core';
 import type { Course, CourseFileRef, Viewer } from '@itinerary/core';
 import { InstitutionRow, StoredFileRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -121,9 +121,11 @@ export async function textPicture(
   const view = courseView(course, viewer, now);
   if (view === null) throw nothingHere();
   const { hash, item } = picture;
-  if (item !== null && linkTargets(view).get(item)?.opens !== true) throw nothingHere();
+  const answer = item === null ? undefined : resolveAccess(course, viewer, now).nodes.get(item);
+  if (item !== null && !canSee(answer)) throw nothingHere();
+  const theirs = ownCourse(course, viewer, Date.parse(now));
   const own = [view.description, view.introduction];
-  const texts = (item === null ? own : [itemText(course, item)]).filter((text) => text !== null);
+  const texts = (item === null ? own : [itemText(theirs, item)]).filter((text) => text !== null);
   const named = await em.find(TextRow, { courseId: course.id, hash: { $in: texts }, facts: { $ne: null } });
   const isThere = named.some(({ facts }) => facts?.pictures.includes(hash) === true);
   const row = isThere ? await em.findOne(StoredFileRow, { courseId: course.id, hash }) : null;
@@ -140,10 +142,10 @@ export async function itemFile(
   itemId: string,
   now: string,
 ): Promise<FileToSend> {
-  const place = findNode(course, itemId);
+  const place = findNode(ownCourse(course, viewer, Date.parse(now)), itemId);
   const answer = resolveAccess(course, viewer, now).nodes.get(itemId);
   const file = place !== null && 'file' in place.node ? place.node.file : null;
-  if (file === null || answer === undefined || !isReadable(answer.state)) throw nothingHere();
+  if (file === null || !canSee(answer)) throw nothingHere();
   const row = await em.findOne(StoredFileRow, { courseId: course.id, hash: file.hash });
   if (row === null) throw nothingHere();
   // The type that was found when it came, whatever the document says.

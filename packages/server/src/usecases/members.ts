@@ -1,8 +1,8 @@
 /** Who is on a course. Taking somebody off keeps everything of theirs; they can return. */
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import { ROLES } from '@itinerary/core';
-import type { Role } from '@itinerary/core';
-import { MemberRow, PersonRow } from '../db/entities.ts';
+import type { Course, Role } from '@itinerary/core';
+import { MemberGroupRow, MemberRow, PersonRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from './failure.ts';
@@ -11,9 +11,11 @@ export async function members(em: EntityManager, courseId: string): Promise<Memb
   const rows = await em.find(MemberRow, { courseId, leftAt: null });
   const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
   const byId = new Map(people.map((person) => [person.id, person]));
-  const listed = rows.map(({ personId, role }) => {
+  const memberships = await em.find(MemberGroupRow, { courseId });
+  const listed = rows.map(({ personId, role, joinedAt }) => {
     const person = byId.get(personId) as Person;
-    return { person: personId, name: person.name, address: person.address, role };
+    const groups = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
+    return { person: personId, name: person.name, address: person.address, role, joinedAt, groups };
   });
   return {
     members: listed.sort(
@@ -78,6 +80,33 @@ export async function addMembers(
         inner.persist(inner.create(MemberRow, { courseId, personId: id, role, joinedAt: now, leftAt: null }));
       } else if (row.leftAt !== null) {
         Object.assign(row, { leftAt: null, role });
+      }
+    }
+  });
+  return members(em.fork(), courseId);
+}
+
+export async function setMemberGroups(
+  em: EntityManager,
+  course: Course,
+  personId: string,
+  groups: readonly string[],
+): Promise<MembersAnswer> {
+  const unknown = groups.find((id) => course.groups[id] === undefined);
+  if (unknown !== undefined) {
+    throw new Failure('bad_input', 'One of the groups is not a group of this course', [
+      { path: 'groups', value: unknown, expected: 'ids of groups and classes of the course' },
+    ]);
+  }
+  const courseId = course.id;
+  await em.transactional(async (inner) => {
+    const member = await inner.findOne(MemberRow, { courseId, personId, leftAt: null });
+    if (member === null) throw new Failure('not_found', 'Nobody on this course has that id');
+    const rows = await inner.find(MemberGroupRow, { courseId, personId });
+    rows.filter(({ groupId }) => !groups.includes(groupId)).forEach((row) => inner.remove(row));
+    for (const groupId of new Set(groups)) {
+      if (rows.every((row) => row.groupId !== groupId)) {
+        inner.persist(inner.create(MemberGroupRow, { courseId, personId, groupId }));
       }
     }
   });

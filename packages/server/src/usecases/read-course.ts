@@ -1,6 +1,14 @@
 /** What somebody reading a course gets. Everything in it comes from core's one answer about access. */
 import type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from '@itinerary/contract';
-import { courseView, findNode, isReadable, mayPlan, pacingCsv } from '@itinerary/core';
+import {
+  courseView,
+  findNode,
+  isReadable,
+  mayPlan,
+  ownCourse,
+  pacingCsv,
+  unlistedItem,
+} from '@itinerary/core';
 import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -27,14 +35,16 @@ export async function readCourse(
   const teaching = await em.find(MemberRow, { courseId: course.id, role: 'instructor', leftAt: null });
   const people = await em.find(PersonRow, { id: { $in: teaching.map(({ personId }) => personId) } });
   const texts = textReader(em, view);
+  const own = ownCourse(course, viewer, Date.parse(now));
   const { around } = view;
   return {
     course: view,
     descriptionHtml: await texts.read(view.description, null),
     introductionHtml: await texts.read(view.introduction, null),
-    aroundHtml: around === null ? null : await texts.read(itemText(course, around.id), around.id),
+    aroundHtml: around === null ? null : await texts.read(itemText(own, around.id), around.id),
     staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
+    isMember: viewer.role !== null || viewer.institutionStaff,
   };
 }
 
@@ -52,16 +62,24 @@ export async function readItem(
   const view = viewOf(course, viewer, now);
   const readable = readableItems(view);
   const at = readable.findIndex(({ item }) => item.id === itemId);
-  const here = readable[at];
-  if (here === undefined) throw nothingHere();
+  const here = readable[at] ?? alone(course, viewer, itemId, now);
+  if (here === null) throw nothingHere();
+  // What is held is read as learners get it.
+  const own = ownCourse(course, viewer, Date.parse(now));
   return {
     course: { id: view.id, title: view.title, code: view.code, zone: view.zone },
     section: here.section === null ? null : withoutItems(here.section),
     item: here.item,
-    html: await textReader(em, view).read(itemText(course, itemId), itemId),
+    html: await textReader(em, view).read(itemText(own, itemId), itemId),
     previous: neighbour(readable[at - 1]),
-    next: neighbour(readable[at + 1]),
+    next: at < 0 ? null : neighbour(readable[at + 1]),
   };
+}
+
+/** What stands in no list: samples, and items that are there for their address alone. */
+function alone(course: Course, viewer: Viewer, itemId: string, now: string): Readable | null {
+  const item = unlistedItem(course, viewer, now, itemId);
+  return item === null || item.kind === 'heading' || item.kind === 'folder' ? null : { section: null, item };
 }
 
 function withoutItems({ items: _items, ...section }: SectionView): Omit<SectionView, 'items'> {

@@ -23,7 +23,8 @@ import { Failure } from './failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
 import { factsOfTexts } from './texts.ts';
-import { countLearners } from './viewer.ts';
+import { announce } from '../live/notices.ts';
+import { countLearners, groupSizes } from './viewer.ts';
 
 export interface Author {
   readonly person: Person;
@@ -106,6 +107,7 @@ async function decide(
     }),
   );
   await em.flush();
+  await announce(em, { course: courseId, seq });
   return null;
 }
 
@@ -148,6 +150,7 @@ async function takenSince(
     taken,
     texts: await factsNamed(em, courseId, taken),
     learners: await countLearners(em, courseId),
+    groupSizes: await groupSizes(em, courseId),
   };
 }
 

@@ -74,6 +74,7 @@ export default {
       'A picture has come, and the text that it was for is closed. Open that and put it in again.',
     bad_input: 'Something in what was sent is not as expected.',
     not_signed_in: 'You are no longer signed in. Sign in again to go on.',
+    wrong_passphrase: 'That is not the passphrase of this course.',
     wrong_name_or_password: 'No account has this address and password.',
     too_many_attempts: 'Too many wrong passwords for this address. Try again in 15 minutes.',
     not_allowed: 'Your role does not do this here.',

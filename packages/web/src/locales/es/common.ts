@@ -73,6 +73,7 @@ export default {
     picture_late: 'Ha llegado una imagen, y el texto al que iba está cerrado. Ábrelo y vuelve a ponerla.',
     bad_input: 'Algo de lo enviado no es como se esperaba.',
     not_signed_in: 'La sesión ha terminado. Vuelve a entrar para seguir.',
+    wrong_passphrase: 'Esa no es la contraseña de este curso.',
     wrong_name_or_password: 'Ninguna cuenta tiene ese correo y esa contraseña.',
     too_many_attempts: 'Demasiadas contraseñas erróneas para ese correo. Inténtalo dentro de 15 minutos.',
     not_allowed: 'Tu función no permite hacer esto aquí.',

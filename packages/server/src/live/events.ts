@@ -1,0 +1,99 @@
+/**
+ * Server-sent events for one person: that something they get has changed, by somebody's change or by a moment that
+ * has come. What has changed is asked for anew, so that nothing is told here that the answer would deny.
+ */
+import type { Response } from 'express';
+import { instantsOf, mayPlan } from '@itinerary/core';
+import type { Viewer } from '@itinerary/core';
+import type { Clock } from '../config/clock.ts';
+import { loadCourses } from '../db/course-rows.ts';
+import { CourseRow, MemberRow } from '../db/entities.ts';
+import type { Person } from '../db/entities.ts';
+import type { Database, EntityManager } from '../db/orm.ts';
+import { viewersOf } from '../usecases/viewer.ts';
+import type { Notices } from './notices.ts';
+
+/** Proxies cut lines that say nothing for long. */
+const BEAT_MS = 25_000;
+/** No timer runs longer; what comes later is looked up again by then. */
+const LONGEST_MS = 6 * 60 * 60 * 1000;
+/** A moment has passed once its first millisecond has. */
+const AFTER_MS = 5;
+
+export interface Listening {
+  readonly database: Database;
+  readonly notices: Notices;
+  readonly clock: Clock;
+  readonly person: Person;
+}
+
+interface Standing {
+  readonly viewers: ReadonlyMap<string, Viewer>;
+  /** Milliseconds until the next moment of any of their courses; null: none. */
+  readonly wait: number | null;
+}
+
+async function standing(em: EntityManager, { person, clock }: Listening): Promise<Standing> {
+  const now = clock.now();
+  const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
+  const rows = await em.find(CourseRow, { id: { $in: own.map(({ courseId }) => courseId) } });
+  const courses = await loadCourses(em, rows);
+  const viewerOf = await viewersOf(em, person, courses, now);
+  const viewers = new Map(courses.map(({ id }) => [id, viewerOf(id)]));
+  const at = Date.parse(now);
+  const ahead = courses
+    .flatMap((course) => instantsOf(course, viewerOf(course.id), at))
+    .filter((instant) => instant > at);
+  // A clock that stands never gets there.
+  const wait = ahead.length === 0 || clock.stands ? null : Math.min(...ahead) - at;
+  return { viewers, wait };
+}
+
+export async function streamEvents(response: Response, listening: Listening): Promise<void> {
+  const { database, notices, person } = listening;
+  response.status(200).set({
+    'Content-Type': 'text/event-stream',
+    // A compressed stream is held back until it is worth compressing.
+    'Cache-Control': 'no-store, no-transform',
+    'X-Accel-Buffering': 'no',
+  });
+  response.flushHeaders();
+  const send = (event: string, data: unknown): void =>
+    void response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  let isOver = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let now: Standing = { viewers: new Map(), wait: null };
+  const settle = async (): Promise<void> => {
+    clearTimeout(timer);
+    now = await standing(database.em.fork(), listening).catch(() => now);
+    if (isOver || now.wait === null) return;
+    const isFar = now.wait > LONGEST_MS;
+    timer = setTimeout(
+      () => {
+        if (!isFar) send('look', {});
+        void settle();
+      },
+      Math.min(now.wait + AFTER_MS, LONGEST_MS),
+    );
+  };
+  const stop = notices.listen(({ course, seq }) => {
+    const viewer = now.viewers.get(course);
+    const isStaff = person.kind === 'staff';
+    if (viewer === undefined && !isStaff) {
+      // They may have come onto it just now.
+      void settle().then(() => now.viewers.has(course) && send('look', {}));
+      return;
+    }
+    if (isStaff || (viewer !== undefined && mayPlan(viewer))) send('course', { id: course, seq });
+    send('look', {});
+    void settle();
+  });
+  const beat = setInterval(() => void response.write(': still here\n\n'), BEAT_MS);
+  await settle();
+  send('ready', {});
+  await new Promise<void>((resolve) => response.once('close', resolve));
+  isOver = true;
+  stop();
+  clearInterval(beat);
+  clearTimeout(timer);
+}

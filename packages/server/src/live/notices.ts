@@ -1,0 +1,69 @@
+/**
+ * Who is told that a course has changed: every server process of one database hears of it through PostgreSQL's
+ * NOTIFY, which carries the course and the sequence number only.
+ */
+import pg from 'pg';
+import type { Logger } from 'pino';
+import type { EntityManager } from '../db/orm.ts';
+
+const CHANNEL = 'itinerary_course';
+const AGAIN_MS = 2000;
+
+export interface Notice {
+  readonly course: string;
+  readonly seq: number;
+}
+
+/** Sent when the transaction that it is called in ends well. */
+export async function announce(em: EntityManager, { course, seq }: Notice): Promise<void> {
+  await em.execute('select pg_notify(?, ?)', [CHANNEL, JSON.stringify({ course, seq })]);
+}
+
+export interface Notices {
+  /** Returns what ends the listening. */
+  readonly listen: (hear: (notice: Notice) => void) => () => void;
+  readonly stop: () => Promise<void>;
+}
+
+/** One connection for the whole process; opened anew when it breaks. */
+export function openNotices(databaseUrl: string, log: Logger): Notices {
+  const listeners = new Set<(notice: Notice) => void>();
+  let client: pg.Client | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let isStopped = false;
+  const again = (error: unknown): void => {
+    log.warn({ err: error }, 'listening for changes broke off');
+    client = null;
+    if (!isStopped) timer = setTimeout(() => void start(), AGAIN_MS);
+    timer?.unref();
+  };
+  const start = async (): Promise<void> => {
+    const next = new pg.Client({ connectionString: databaseUrl, application_name: 'itinerary notices' });
+    next.on('error', again);
+    next.on('notification', ({ payload }) => {
+      const notice = JSON.parse(payload ?? '{}') as Notice;
+      listeners.forEach((hear) => hear(notice));
+    });
+    try {
+      await next.connect();
+      await next.query(`listen ${CHANNEL}`);
+      client = next;
+      if (isStopped) await next.end();
+    } catch (error) {
+      again(error);
+    }
+  };
+  const started = start();
+  return {
+    listen: (hear) => {
+      listeners.add(hear);
+      return () => listeners.delete(hear);
+    },
+    stop: async () => {
+      isStopped = true;
+      clearTimeout(timer);
+      await started;
+      await client?.end();
+    },
+  };
+}

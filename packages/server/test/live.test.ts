@@ -1,0 +1,134 @@
+/** Server-sent events: what has changed for somebody, by a change and by a moment that comes. */
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Clock } from '../src/config/clock.ts';
+import { courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
+import type { TestServer, Who } from './support/server.ts';
+
+let server: TestServer;
+let ids: Readonly<Record<string, string>>;
+const START = Date.parse('2027-02-16T09:41:52.000Z');
+/** A clock that runs from the demo's moment on. */
+function runningClock(): Clock {
+  const begun = Date.now();
+  return { now: () => new Date(START + Date.now() - begun).toISOString(), stands: false };
+}
+
+const readers: { close: () => void }[] = [];
+
+beforeEach(async () => {
+  server = await testServer({ clock: runningClock() });
+  ids = await courseIds(server);
+});
+afterEach(async () => {
+  readers.splice(0).forEach((reader) => reader.close());
+  await server.stop();
+});
+
+interface Heard {
+  readonly events: { event: string; data: unknown }[];
+  readonly until: (event: string, count?: number) => Promise<void>;
+}
+
+async function listen(who: Who): Promise<Heard> {
+  const signIn = await fetch(`${server.address}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ address: PEOPLE[who], password: 'low-tide-at-nine' }),
+  });
+  const cookie = signIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+  const abort = new AbortController();
+  readers.push({ close: () => abort.abort() });
+  const answer = await fetch(`${server.address}/api/events`, { headers: { cookie }, signal: abort.signal });
+  expect(answer.headers.get('content-type')).toContain('text/event-stream');
+  const events: Heard['events'] = [];
+  const waiting = new Set<() => void>();
+  void (async () => {
+    let rest = '';
+    const decoder = new TextDecoder();
+    for await (const part of answer.body as unknown as AsyncIterable<Uint8Array>) {
+      rest += decoder.decode(part, { stream: true });
+      const whole = rest.split('\n\n');
+      rest = whole.pop() ?? '';
+      for (const one of whole) {
+        const event = /^event: (.*)$/m.exec(one)?.[1];
+        const data = /^data: (.*)$/m.exec(one)?.[1];
+        if (event !== undefined) events.push({ event, data: JSON.parse(data ?? 'null') as unknown });
+      }
+      waiting.forEach((wake) => wake());
+    }
+  })().catch(() => undefined);
+  const until = async (event: string, count = 1): Promise<void> => {
+    while (events.filter((one) => one.event === event).length < count) {
+      await new Promise<void>((resolve) => {
+        waiting.add(resolve);
+      });
+    }
+  };
+  await until('ready');
+  return { events, until };
+}
+
+async function change(course: string, edits: readonly object[]): Promise<void> {
+  const agent = await signedIn(server, 'instructor');
+  const id = `c${Math.random().toString(36).slice(2)}`;
+  const answer = await agent
+    .post(`/api/courses/${course}/changes`)
+    .send({ since: 0, changes: [{ id, edits }], texts: {} });
+  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
+}
+
+describe('somebody who listens', () => {
+  test('hears of a change to a course of theirs: those who plan it which, learners only that there is one', async () => {
+    const learner = await listen('learner');
+    const assistant = await listen('assistant');
+    await change(ids[LIVE] as string, [
+      { kind: 'set', target: ids[LIVE], field: 'title', value: 'Mud', was: '' },
+    ]);
+    await Promise.all([learner.until('look'), assistant.until('course')]);
+    expect(learner.events.map(({ event }) => event)).toEqual(['ready', 'look']);
+    expect(learner.events[1]?.data).toEqual({});
+    expect(assistant.events.find(({ event }) => event === 'course')?.data).toMatchObject({ id: ids[LIVE] });
+  });
+
+  test('hears nothing of courses that they are not on', async () => {
+    const outsider = await listen('outsider');
+    const staff = await listen('staff');
+    await change(ids[LIVE] as string, [
+      { kind: 'set', target: ids[LIVE], field: 'title', value: 'Silt', was: '' },
+    ]);
+    await staff.until('course');
+    expect(outsider.events.map(({ event }) => event)).toEqual(['ready']);
+  });
+
+  test('is woken when a draft of theirs goes live by itself, and then it is on their desk', async () => {
+    const draft = ids[DRAFT] as string;
+    const instructor = await signedIn(server, 'instructor');
+    const { people } = (await instructor.get(`/api/courses/${draft}/candidates?find=noor`)).body as {
+      people: { id: string }[];
+    };
+    const [noor] = people;
+    await instructor.post(`/api/courses/${draft}/members`).send({ people: [noor?.id], role: 'learner' });
+    const desk = async (): Promise<string> =>
+      JSON.stringify((await (await signedIn(server, 'learner')).get('/api/desk')).body);
+    const plan = (await instructor.get(`/api/courses/${draft}/plan`)).body as {
+      course: { dates: { zone: string } };
+    };
+    // The next whole minute of the course's clock.
+    const minute = new Date(Math.ceil((START + 1000) / 60_000) * 60_000);
+    const local = minute.toLocaleString('sv-SE', { timeZone: plan.course.dates.zone });
+    const learner = await listen('learner');
+    await change(draft, [
+      {
+        kind: 'set',
+        target: draft,
+        field: 'goesLive',
+        value: { day: local.slice(0, 10), time: local.slice(11, 16) },
+        was: null,
+      },
+    ]);
+    await learner.until('look', 1);
+    expect(await desk()).not.toContain(draft);
+    await learner.until('look', 2);
+    expect(await desk()).toContain(draft);
+  }, 100_000);
+});
