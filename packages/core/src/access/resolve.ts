@@ -41,6 +41,21 @@ export interface Access {
 
 const HELD: Answer = { state: 'absent', because: 'held' };
 
+/** Whether two versions of a course have their days, numbers and moments in common: its state is no part of them. */
+function isSamePlan(one: Course, other: Course): boolean {
+  return one.sections === other.sections && one.dates === other.dates && one.numbering === other.numbering;
+}
+
+const carried = new WeakMap<Course, WeakMap<CoursePlan, CoursePlan>>();
+
+function withCourse(plan: CoursePlan, course: Course): CoursePlan {
+  let known = carried.get(course);
+  if (known === undefined) carried.set(course, (known = new WeakMap<CoursePlan, CoursePlan>()));
+  let found = known.get(plan);
+  if (found === undefined) known.set(plan, (found = { ...plan, course }));
+  return found;
+}
+
 /** The plan of somebody's own course, taken from what is at hand where that is the same. */
 export function ownPlan(
   course: Course,
@@ -49,8 +64,9 @@ export function ownPlan(
   hint: CoursePlan | null = null,
 ): CoursePlan {
   const own = ownCourse(course, viewer, at);
-  const isAtHand = hint !== null && hint.course === own && hint.joined === joinedDay(own, viewer);
-  return isAtHand ? hint : planFor(own, viewer);
+  if (hint === null || hint.joined !== joinedDay(own, viewer)) return planFor(own, viewer);
+  if (hint.course === own) return hint;
+  return isSamePlan(hint.course, own) ? withCourse(hint, own) : planFor(own, viewer);
 }
 
 /**

@@ -30,6 +30,8 @@ export interface Material {
   readonly outcomes?: Readonly<Record<string, string>>;
   readonly more?: Partial<Course>;
   readonly units: readonly DemoUnit[];
+  /** Pages count as done once they have been opened. */
+  readonly pagesCount?: true;
   /** Those that texts show. */
   readonly pictures?: readonly DemoFile[];
 }
@@ -68,7 +70,12 @@ export function buildCourse(material: Material, around: Item['kind'] | null = nu
     const base = { id, title: piece.title };
     switch (piece.kind) {
       case 'page':
-        return newItem('page', { ...base, minutes: piece.minutes, text: keep(piece.html) });
+        return newItem('page', {
+          ...base,
+          minutes: piece.minutes,
+          text: keep(piece.html),
+          done: material.pagesCount === true ? { by: 'opened' } : null,
+        });
       case 'link':
         return newItem('link', { ...base, minutes: piece.minutes, address: piece.address });
       case 'heading':

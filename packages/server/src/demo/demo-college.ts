@@ -1,11 +1,11 @@
 /** Writes the made-up college into an empty database: terms, departments, people, courses. */
 import { createHash } from 'node:crypto';
 import { addDays, dayOf } from '@itinerary/core';
-import type { Role } from '@itinerary/core';
 import { DepartmentRow, InstitutionRow, PersonRow, StoredFileRow, TermRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { hashPassword } from '../people/passwords.ts';
 import { storeCourse } from '../usecases/store-course.ts';
+import type { StoredCourse } from '../usecases/store-course.ts';
 import { demoCalendar } from './calendar.ts';
 import type { BuiltCourse } from './build-course.ts';
 import { bookbindingByHand, fieldSketching, nightSkyDiary, smallBoatRefresher } from './other-courses.ts';
@@ -32,7 +32,9 @@ function personId(name: string): string {
 const withPart = (part: DemoPart): readonly string[] =>
   DEMO_PEOPLE.filter((person) => person.part === part).map(({ name }) => personId(name));
 
-function teachers(): readonly { person: string; role: Role }[] {
+type Member = StoredCourse['members'][number];
+
+function teachers(): readonly Member[] {
   return [
     ...[...withPart('instructor'), ...withPart('co_instructor')].map((person) => ({
       person,
@@ -42,7 +44,15 @@ function teachers(): readonly { person: string; role: Role }[] {
   ];
 }
 
-function learners(from: number, to: number): readonly { person: string; role: Role }[] {
+/** Two classes and two boats, turn by turn. */
+function inGroups(members: readonly Member[]): readonly Member[] {
+  return members.map((member, at) => ({
+    ...member,
+    groups: [at % 2 === 0 ? 'class-a' : 'class-b', at % 4 < 2 ? 'boat-avocet' : 'boat-curlew'],
+  }));
+}
+
+function learners(from: number, to: number): readonly Member[] {
   return DEMO_PEOPLE.filter(({ kind, part }) => kind === 'learner' && part !== 'assistant')
     .slice(from, to)
     .map(({ name }) => ({ person: personId(name), role: 'learner' as const }));
@@ -84,7 +94,7 @@ export async function writeDemoCollege(
       };
       inner.persist(inner.create(PersonRow, row));
     });
-    const keep = (built: BuiltCourse, members: readonly { person: string; role: Role }[]): void => {
+    const keep = (built: BuiltCourse, members: readonly Member[]): void => {
       const { course, texts } = built;
       storeCourse(inner, { institutionId, course, texts, members: [...teachers(), ...members], now });
       for (const { hash, type, bytes } of built.files) {
@@ -93,8 +103,7 @@ export async function writeDemoCollege(
         inner.persist(inner.create(StoredFileRow, row));
       }
     };
-    const store = (run: Run, members: readonly { person: string; role: Role }[]): void =>
-      keep(estuaryFieldMethods(run), members);
+    const store = (run: Run, members: readonly Member[]): void => keep(estuaryFieldMethods(run), members);
     store(
       {
         code: `EFM-210-${calendar.current.code}`,
@@ -104,7 +113,7 @@ export async function writeDemoCollege(
         written: 15,
         paused: true,
       },
-      learners(0, 24),
+      inGroups(learners(0, 24)),
     );
     // A draft as somebody leaves it on a Friday: it starts on a Tuesday, and the last weeks are still empty.
     store(
@@ -141,6 +150,10 @@ export async function writeDemoCollege(
 const TABLES = [
   'session',
   'sign_in_failure',
+  'course_secret',
+  'deed',
+  'person_exception',
+  'member_group',
   'member',
   'change',
   'long_text',

@@ -2,7 +2,7 @@
 import { textHashes } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { headOf, writeCourse } from '../db/course-rows.ts';
-import { CourseRow, MemberRow } from '../db/entities.ts';
+import { CourseRow, MemberGroupRow, MemberRow } from '../db/entities.ts';
 import type { Role } from '@itinerary/core';
 import type { EntityManager } from '../db/orm.ts';
 import { keepText } from './texts.ts';
@@ -11,7 +11,12 @@ export interface StoredCourse {
   readonly institutionId: string;
   readonly course: Course;
   readonly texts: Readonly<Record<string, string>>;
-  readonly members: readonly { readonly person: string; readonly role: Role }[];
+  readonly members: readonly {
+    readonly person: string;
+    readonly role: Role;
+    /** Ids of the course's groups. */
+    readonly groups?: readonly string[];
+  }[];
   readonly now: string;
 }
 
@@ -27,7 +32,10 @@ export function storeCourse(
   for (const hash of textHashes(course)) {
     keepText(em, id, hash, texts[hash] as string);
   }
-  for (const { person, role } of members) {
+  for (const { person, role, groups = [] } of members) {
+    for (const groupId of groups) {
+      em.persist(em.create(MemberGroupRow, { courseId: id, personId: person, groupId }));
+    }
     em.persist(em.create(MemberRow, { courseId: id, personId: person, role, joinedAt: now, leftAt: null }));
   }
 }

@@ -25,7 +25,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
 </script>
 
 <template>
-  <li :class="['line', item.kind, item.accent ? `accent-${item.accent}` : '']">
+  <li :class="['line', item.kind, item.accent ? `accent-${item.accent}` : '']" :data-node="item.id">
     <h4 v-if="item.kind === 'heading'" class="heading">{{ item.title }}</h4>
     <template v-else-if="item.kind === 'folder' && !isNamed">
       <button

@@ -77,6 +77,7 @@ function openSection(event: MouseEvent): void {
   <li
     :class="['section', state, section.accent ? `accent-${section.accent}` : '']"
     :aria-current="section.current ? 'step' : undefined"
+    :data-node="section.id"
   >
     <span class="stop" aria-hidden="true" />
     <div class="body">

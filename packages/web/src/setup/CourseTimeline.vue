@@ -1,12 +1,19 @@
 <script setup lang="ts">
 /** The course from first to last day, with its work due, and a marker to drag through it. */
-import { IconChevronDown, IconChevronUp, IconFlag3Filled } from '@tabler/icons-vue';
+import {
+  IconChevronDown,
+  IconChevronUp,
+  IconFlag3Filled,
+  IconPlayerTrackNext,
+  IconPlayerTrackPrev,
+} from '@tabler/icons-vue';
 import { addDays, daysBetween } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDay } from '../app/dates.ts';
+import { formatDay, formatTime } from '../app/dates.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSession } from '../stores/session.ts';
+import IconButton from '../ui/IconButton.vue';
 import { useActs } from './acts.ts';
 import { dayAtShare } from './preview/marker.ts';
 import { timelineBlocks, timelineFlags } from './timeline-blocks.ts';
@@ -15,14 +22,39 @@ const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
-const { marker } = useActs();
+const { marker, changes, span } = useActs();
 const track = ref<HTMLElement | null>(null);
 
-const days = computed(() => {
+const days = computed(() =>
+  span.value === null ? null : { ...span.value, count: daysBetween(span.value.first, span.value.last) + 1 },
+);
+/** Outside the course's own days the line is only there for what changes then. */
+const outside = computed(() => {
   const { firstDay, lastDay } = plan.planned ?? {};
-  return firstDay && lastDay && firstDay <= lastDay
-    ? { first: firstDay, last: lastDay, count: daysBetween(firstDay, lastDay) + 1 }
-    : null;
+  if (days.value === null || !firstDay || !lastDay) return [];
+  return [
+    { key: 'before', first: days.value.first, last: addDays(firstDay, -1) },
+    { key: 'after', first: addDays(lastDay, 1), last: days.value.last },
+  ].filter(({ first, last }) => first <= last);
+});
+
+const next = computed(() => changes.value.find(({ at: when }) => when > Date.parse(marker.moment.value)));
+const previous = computed(() =>
+  changes.value.findLast(({ at: when }) => when < Date.parse(marker.moment.value)),
+);
+const isWithin = (day: string): boolean =>
+  days.value !== null && day >= days.value.first && day <= days.value.last;
+/** What the moment that the marker stands on does. */
+const happening = computed(() => {
+  const here = changes.value.find(({ at: when }) => when === Date.parse(marker.moment.value));
+  if (here === undefined || !marker.isExact.value) return null;
+  const zone = plan.course?.dates.zone ?? 'UTC';
+  const parts = [
+    ...(here.opening > 0 ? [t('setup.timeline.opening', here.opening)] : []),
+    ...(here.closing > 0 ? [t('setup.timeline.closing', here.closing)] : []),
+  ];
+  const when = `${label(here.day)} ${formatTime(new Date(here.at).toISOString(), locale.value, zone)}`;
+  return `${when}: ${parts.length === 0 ? t('setup.timeline.other') : parts.join(', ')}`;
 });
 const blocks = computed(() => (plan.planned === null ? [] : timelineBlocks(plan.planned, t, locale.value)));
 const flags = computed(() => (plan.planned === null ? [] : timelineFlags(plan.planned)));
@@ -43,6 +75,11 @@ const place = (first: string, last: string): Record<string, string> => {
 
 const short = (day: string): string => formatDay(day, locale.value, { today: day, weekday: false });
 const label = (day: string): string => formatDay(day, locale.value, { today: today.value });
+
+function typed(event: Event): void {
+  const { value } = event.target as HTMLInputElement;
+  if (value !== '') marker.move(value);
+}
 
 function moveTo(event: PointerEvent): void {
   const box = track.value?.getBoundingClientRect();
@@ -87,10 +124,31 @@ function step(event: KeyboardEvent): void {
         <component :is="open ? IconChevronDown : IconChevronUp" :size="16" aria-hidden="true" />
         <span class="title">{{ t('setup.timeline.title') }}</span>
       </button>
-      <p v-if="open" class="soft">{{ t('setup.timeline.text') }}</p>
-      <p v-if="open && flags.length > 0" class="soft key">
-        <IconFlag3Filled :size="13" aria-hidden="true" /> {{ t('setup.timeline.flag') }}
+      <p v-if="open" class="changes">
+        <IconButton
+          :icon="IconPlayerTrackPrev"
+          :label="t('setup.timeline.previous')"
+          :disabled="previous === undefined"
+          @click="previous && marker.moveTo(previous.at)"
+        />
+        <IconButton
+          :icon="IconPlayerTrackNext"
+          :label="t('setup.timeline.next')"
+          :disabled="next === undefined"
+          @click="next && marker.moveTo(next.at)"
+        />
+        <input
+          v-if="days"
+          class="figures"
+          type="date"
+          :aria-label="t('setup.timeline.toDay')"
+          :min="days.first"
+          :max="days.last"
+          :value="marker.day.value"
+          @change="typed"
+        />
       </p>
+      <p v-if="open" class="soft said" role="status">{{ happening ?? t('setup.timeline.text') }}</p>
     </header>
     <div v-if="open && days" class="scroll" tabindex="-1">
       <div
@@ -112,6 +170,24 @@ function step(event: KeyboardEvent): void {
             <span v-if="block.kind !== 'pause'" class="figures soft">{{ short(block.first) }}</span>
             <span v-if="block.kind === 'spare'" class="visually-hidden">{{ t('setup.timeline.spare') }}</span>
           </li>
+        </ol>
+        <span
+          v-for="part in outside"
+          :key="part.key"
+          class="outside"
+          :style="place(part.first, part.last)"
+          aria-hidden="true"
+        />
+        <ol class="marks" :aria-label="t('setup.timeline.changes')">
+          <template v-for="change in changes" :key="change.at">
+            <li
+              v-if="isWithin(change.day)"
+              :class="change.opening > 0 ? 'opens' : change.closing > 0 ? 'closes' : 'other'"
+              :style="place(change.day, change.day)"
+            >
+              <span class="visually-hidden">{{ label(change.day) }}</span>
+            </li>
+          </template>
         </ol>
         <ol class="flags" :aria-label="t('setup.timeline.flag')">
           <li v-for="flag in flags" :key="flag.day" :style="place(flag.day, flag.day)" :title="flag.titles">
@@ -199,7 +275,66 @@ header p {
   touch-action: pan-y;
 }
 
+.changes {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+  padding-left: 0;
+}
+
+.changes input {
+  width: 118px;
+  min-height: 26px;
+  padding: 0 4px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12.5px;
+}
+
+header .said {
+  padding-left: 4px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.outside {
+  position: absolute;
+  inset-block: 0;
+  background: repeating-linear-gradient(90deg, transparent 0 3px, var(--mist) 3px 6px);
+}
+
+/* Open is a full stop, closing an empty one: a shape each, and not the colour alone. */
+.marks li {
+  position: absolute;
+  top: 2px;
+  display: flex;
+  justify-content: center;
+}
+
+.marks li::before {
+  content: '';
+  width: 7px;
+  height: 7px;
+  border: 2px solid var(--open);
+  border-radius: 50%;
+  background: var(--open);
+}
+
+.marks .closes::before {
+  border-color: var(--staff);
+  background: var(--card);
+}
+
+.marks .other::before {
+  border-color: var(--later);
+  background: var(--card);
+}
+
 .blocks,
+.marks,
 .flags {
   position: absolute;
   inset: 0;
@@ -240,7 +375,8 @@ header p {
   background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
 }
 
-.flags {
+.flags,
+.marks {
   pointer-events: none;
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { IconArrowBackUp, IconArrowForwardUp, IconEye, IconUsers } from '@tabler/icons-vue';
+import { IconArrowBackUp, IconArrowForwardUp, IconEye, IconUsers, IconUserSearch } from '@tabler/icons-vue';
 import { isBlocker } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -10,7 +10,7 @@ import AppMark from '../ui/AppMark.vue';
 import SaveState from './SaveState.vue';
 import IconButton from '../ui/IconButton.vue';
 
-defineEmits<{ goLive: []; members: [] }>();
+defineEmits<{ goLive: []; members: []; seeAs: [] }>();
 const { t } = useI18n();
 const plan = usePlan();
 const session = useSession();
@@ -57,6 +57,9 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
       @click="$emit('members')"
     >
       <IconUsers :size="18" aria-hidden="true" /> <span class="figures">{{ plan.learners }}</span>
+    </button>
+    <button class="button see" type="button" :aria-label="t('setup.seeing.title')" @click="$emit('seeAs')">
+      <IconUserSearch :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.seeing.title') }}</span>
     </button>
     <RouterLink
       v-if="plan.course.state !== 'draft'"

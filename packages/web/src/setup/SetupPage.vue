@@ -8,6 +8,7 @@ import LoadState from '../learner/LoadState.vue';
 import type { Loading } from '../learner/use-answer.ts';
 import { offerCommands } from '../stores/commands.ts';
 import { usePlan } from '../stores/plan.ts';
+import { useSeeing } from '../stores/seeing.ts';
 import AppBar from '../ui/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
@@ -21,6 +22,7 @@ import OutlineStop from './outline/OutlineStop.vue';
 import PreviewPane from './preview/PreviewPane.vue';
 import { useMarker } from './preview/marker.ts';
 import ReadinessStop from './readiness/ReadinessStop.vue';
+import { changesFor, spanOf } from './seeing/changes.ts';
 import SetupBar from './SetupBar.vue';
 import SetupRoute from './SetupRoute.vue';
 import { SETUP_ACTS } from './acts.ts';
@@ -40,6 +42,7 @@ const { t } = useI18n();
 const route = useRoute();
 const router = useRouter();
 const plan = usePlan();
+const seeing = useSeeing();
 const state = ref<Loading>('loading');
 const isGoingLive = ref(false);
 const isItemOpen = ref(false);
@@ -67,12 +70,28 @@ const isPreviewOpen = computed({
 });
 
 const courseId = computed(() => String(route.params['course']));
-const marker = useMarker(() => plan.planned);
+const isSeeing = ref(false);
+const changes = computed(() =>
+  plan.course === null ? [] : changesFor(plan.course, seeing.viewer, plan.planned),
+);
+const span = computed(() => spanOf(plan.planned, changes.value));
+const marker = useMarker(
+  () => plan.planned,
+  () => span.value,
+);
+function seeAs(): void {
+  isItemOpen.value = false;
+  isPreviewOpen.value = true;
+  isSeeing.value = !isSeeing.value;
+}
 
 provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),
   members: () => (isShowingMembers.value = true),
   marker,
+  changes,
+  span,
+  isSeeing,
   isItemOpen,
 });
 
@@ -81,6 +100,7 @@ async function load(): Promise<void> {
   try {
     await plan.open(courseId.value);
     marker.reset();
+    seeing.reset();
     state.value = 'there';
   } catch (error) {
     const code = error instanceof ProblemError ? error.problem.code : null;
@@ -115,6 +135,7 @@ offerCommands('setup', () => [
         },
       ]
     : []),
+  { id: 'see-as', title: t('setup.seeing.title'), run: seeAs },
   {
     id: 'preview',
     title: t(isPreviewOpen.value ? 'setup.preview.fold' : 'setup.preview.unfold'),
@@ -156,7 +177,7 @@ onBeforeRouteLeave(async () => {
     v-if="state === 'there' && plan.course !== null"
     :class="['setup', { previewed: isPreviewOpen, timed: isTimelineOpen }]"
   >
-    <SetupBar class="bar" @go-live="isGoingLive = true" @members="isShowingMembers = true" />
+    <SetupBar class="bar" @go-live="isGoingLive = true" @members="isShowingMembers = true" @see-as="seeAs" />
     <SetupRoute class="route" :course-id="courseId" :stop="stop" />
     <main id="main" class="work">
       <component :is="COMPONENTS[stop]" />

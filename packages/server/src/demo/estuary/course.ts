@@ -1,6 +1,6 @@
 /** Estuary Field Methods: week by week, fifteen weeks and a spring pause. */
 import { addDays, weekdayOnOrAfter } from '@itinerary/core';
-import type { CourseState, Pause } from '@itinerary/core';
+import type { Course, CourseState, Pause } from '@itinerary/core';
 import { buildCourse } from '../build-course.ts';
 import type { BuiltCourse } from '../build-course.ts';
 import type { Unit } from '../piece.ts';
@@ -20,6 +20,13 @@ const OUTCOMES = {
   measure: 'Measure it so that somebody else could do it again',
   unsure: 'Say how sure you are, and why',
   tell: 'Tell people who will use it, in four pages',
+};
+
+const GROUPS: Course['groups'] = {
+  'class-a': { name: 'Class A', kind: 'class', at: 1 },
+  'class-b': { name: 'Class B', kind: 'class', at: 2 },
+  'boat-avocet': { name: 'Boat Avocet', kind: 'group', at: 3 },
+  'boat-curlew': { name: 'Boat Curlew', kind: 'group', at: 4 },
 };
 
 const WEEKS_BEFORE_PAUSE = 8;
@@ -54,7 +61,8 @@ export function estuaryFieldMethods({ code, term, state, firstDay, written, paus
       pauses: paused ? { spring: pause } : {},
     },
     outcomes: OUTCOMES,
-    more: { hoursAWeek: 6 },
+    pagesCount: true,
+    more: { hoursAWeek: 6, groups: GROUPS },
     pictures: [TIDE_LAG],
     units: UNITS.map((unit, at) => ({
       title: unit.title,

@@ -127,7 +127,7 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         </tbody>
       </table>
     </section>
-    <WhyNot :readonly="isReadonly" :when="when" />
+    <WhyNot :readonly="isReadonly" />
   </div>
 </template>
 

@@ -1,34 +1,27 @@
 <script setup lang="ts">
 /** Why something does not show: every layer between a learner and it, and one press that opens it. */
 import { IconCheck, IconX } from '@tabler/icons-vue';
-import { ANY_LEARNER, isHolder, livingSections, numberOf, onceLive, subtree, whyNot } from '@itinerary/core';
-import type { Layer } from '@itinerary/core';
+import { isHolder, livingSections, onceLive, subtree, whyNot } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { formatDay } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
 import { useActs } from '../acts.ts';
-import { useNodeTitle } from '../node-title.ts';
+import { useWhyWords } from './why-words.ts';
 
-const props = defineProps<{
-  readonly: boolean;
-  /** An instant in words, by the course's clocks. */
-  when: (instant: number) => string;
-}>();
+defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
+const seeing = useSeeing();
 const session = useSession();
 const { marker } = useActs();
-const titleOf = useNodeTitle();
 const chosen = ref<string | null>(null);
 
 const course = computed(() => plan.course!);
-const named = (id: string): string => {
-  const number = plan.planned === null ? null : numberOf(plan.planned, id);
-  return [number, titleOf(id)].filter((part) => part !== null).join(' ');
-};
+const { named, sentence, cure: cureWords } = useWhyWords();
 const nodes = computed(() =>
   livingSections(course.value).flatMap((section) =>
     subtree(section)
@@ -40,23 +33,13 @@ const nodes = computed(() =>
 /** A draft is asked about as it would be once live, as the preview shows it. */
 const why = computed(() => {
   if (chosen.value === null || plan.planned === null) return null;
-  return whyNot(onceLive(course.value), ANY_LEARNER, marker.moment.value, chosen.value, plan.planned);
+  return whyNot(onceLive(course.value), seeing.viewer, marker.moment.value, chosen.value, plan.planned);
 });
 /** Archived is a state of the course, which is changed on purpose and not on the way. */
 const cure = computed(() => {
   const edits = why.value?.cure ?? [];
   return edits.some((edit) => edit.kind === 'set' && edit.field === 'state') ? [] : edits;
 });
-
-function sentence({ name, of, cap }: Layer): string {
-  const title = of === course.value.id ? course.value.title : named(of);
-  if (cap === null && name === 'state' && course.value.state === 'draft') {
-    return t('setup.access.why.willBeLive');
-  }
-  if (cap === null) return t(`setup.access.why.passed.${name}`, { title });
-  const opens = cap.opensAt === undefined ? '' : props.when(cap.opensAt);
-  return t(`setup.access.why.failed.${cap.because}`, { title, when: opens });
-}
 
 const day = computed(() => formatDay(marker.day.value, locale.value, { today: session.today }));
 </script>
@@ -92,7 +75,7 @@ const day = computed(() => formatDay(marker.day.value, locale.value, { today: se
         type="button"
         @click="plan.change(cure)"
       >
-        {{ t('setup.access.why.cure', { count: cure.length }, cure.length) }}
+        {{ cureWords(cure) }}
       </button>
     </template>
   </section>

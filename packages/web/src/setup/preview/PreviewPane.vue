@@ -1,23 +1,51 @@
 <script setup lang="ts">
-/** What a learner sees, computed from the plan as it stands: the learner's own pages, on the marker's day. */
-import { IconArrowsMaximize, IconChevronLeft, IconChevronRight, IconUser } from '@tabler/icons-vue';
+/** What somebody sees, computed from the plan as it stands: the learner's own pages, at the marker's moment. */
+import { IconArrowsMaximize, IconChevronLeft, IconChevronRight, IconPin, IconUser } from '@tabler/icons-vue';
+import { onceLive } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VDialog } from 'vuetify/components/VDialog';
-import { formatDay } from '../../app/dates.ts';
+import { formatDay, formatTime } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
-import { useActs } from '../acts.ts';
-import PreviewScreen from './PreviewScreen.vue';
 import IconButton from '../../ui/IconButton.vue';
+import { useActs } from '../acts.ts';
+import { ghostsOf } from '../seeing/ghosts.ts';
+import GhostList from '../seeing/GhostList.vue';
+import SeeAs from '../seeing/SeeAs.vue';
+import PreviewScreen from './PreviewScreen.vue';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
 const plan = usePlan();
+const seeing = useSeeing();
 const session = useSession();
-const { marker } = useActs();
+const { marker, isSeeing } = useActs();
 const isFull = ref(false);
-const on = computed(() => formatDay(marker.day.value, locale.value, { today: session.today }));
+const side = ref<'there' | 'missing'>('there');
+
+function moment(iso: string, isExact: boolean, day: string): string {
+  const words = formatDay(day, locale.value, { today: session.today });
+  const zone = plan.course?.dates.zone ?? 'UTC';
+  return isExact ? `${words} ${formatTime(iso, locale.value, zone)}` : words;
+}
+const on = computed(() => moment(marker.moment.value, marker.isExact.value, marker.day.value));
+const who = computed(() => seeing.person?.standing.name ?? t(`setup.seeing.roles.${seeing.role}`));
+const missing = computed(() => {
+  const { course, planned } = plan;
+  if (course === null) return null;
+  return ghostsOf(onceLive(course), seeing.viewer, marker.moment.value, planned);
+});
+const isWaiting = computed(() => plan.course?.state === 'draft' && plan.course.goesLive === null);
+
+function pin(): void {
+  seeing.pinned =
+    seeing.pinned === null
+      ? { viewer: seeing.viewer, moment: marker.moment.value, name: `${who.value}, ${on.value}` }
+      : null;
+  if (seeing.pinned !== null) isFull.value = true;
+}
 </script>
 
 <template>
@@ -35,8 +63,9 @@ const on = computed(() => formatDay(marker.day.value, locale.value, { today: ses
     <template v-else>
       <header>
         <span class="word">{{ t('setup.preview.seenBy') }}</span>
-        <span class="chip"><IconUser :size="16" aria-hidden="true" /> {{ t('setup.preview.learner') }}</span>
-        <span>{{ t('setup.preview.on') }}</span>
+        <button class="chip" type="button" :aria-expanded="isSeeing" @click="isSeeing = !isSeeing">
+          <IconUser :size="16" aria-hidden="true" /> <span class="who">{{ who }}</span>
+        </button>
         <span class="chip figures">{{ on }}</span>
         <span class="spacer" />
         <IconButton :icon="IconArrowsMaximize" :label="t('setup.preview.full')" @click="isFull = true" />
@@ -47,13 +76,38 @@ const on = computed(() => formatDay(marker.day.value, locale.value, { today: ses
           @click="open = false"
         />
       </header>
-      <p v-if="plan.course?.state === 'draft'" class="draft">{{ t('setup.preview.draft') }}</p>
+      <SeeAs v-if="isSeeing" />
+      <p v-if="isWaiting" class="draft">{{ t('setup.preview.draft') }}</p>
+      <div v-if="missing !== null" class="sides" role="group" :aria-label="t('setup.seeing.sides')">
+        <button type="button" :aria-pressed="side === 'there'" @click="side = 'there'">
+          {{ t('setup.seeing.there') }}
+        </button>
+        <button type="button" :aria-pressed="side === 'missing'" @click="side = 'missing'">
+          {{ t('setup.seeing.missing') }} <span class="figures">{{ missing.length }}</span>
+        </button>
+      </div>
     </template>
-    <div v-if="open" class="phone"><PreviewScreen /></div>
+    <div v-if="open" class="phone">
+      <GhostList v-if="side === 'missing' && missing !== null" />
+      <PreviewScreen v-else :viewer="seeing.viewer" :moment="marker.moment.value" />
+    </div>
     <VDialog v-model="isFull" :max-width="1180" :aria-label="t('setup.preview.title')">
-      <div class="wide">
-        <PreviewScreen />
-        <button class="button close" type="button" @click="isFull = false">{{ t('common.close') }}</button>
+      <div :class="['wide', { two: seeing.pinned !== null }]">
+        <section v-if="seeing.pinned" class="one" :aria-label="seeing.pinned.name">
+          <p class="head figures">{{ seeing.pinned.name }}</p>
+          <PreviewScreen :viewer="seeing.pinned.viewer" :moment="seeing.pinned.moment" />
+        </section>
+        <section class="one" :aria-label="`${who}, ${on}`">
+          <p class="head figures">{{ who }}, {{ on }}</p>
+          <PreviewScreen :viewer="seeing.viewer" :moment="marker.moment.value" />
+        </section>
+        <p class="acts">
+          <button class="button" type="button" @click="pin">
+            <IconPin :size="16" aria-hidden="true" />
+            {{ t(seeing.pinned === null ? 'setup.seeing.pin' : 'setup.seeing.unpin') }}
+          </button>
+          <button class="button" type="button" @click="isFull = false">{{ t('common.close') }}</button>
+        </p>
       </div>
     </VDialog>
   </aside>
@@ -90,7 +144,7 @@ header {
   display: flex;
   align-items: center;
   gap: 5px;
-  margin-bottom: 10px;
+  margin-bottom: 8px;
   font-size: 13px;
 }
 
@@ -102,12 +156,23 @@ header {
   display: inline-flex;
   align-items: center;
   gap: 5px;
+  min-width: 0;
   min-height: 28px;
   padding: 0 7px;
   border: 1px solid var(--field-rule);
   border-radius: 6px;
   background: var(--card);
+  color: var(--ink);
   white-space: nowrap;
+}
+
+button.chip {
+  cursor: pointer;
+}
+
+.who {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .spacer {
@@ -124,6 +189,36 @@ header {
   font-size: 12.5px;
 }
 
+.sides {
+  display: flex;
+  margin-bottom: 8px;
+}
+
+.sides button {
+  flex: 1;
+  min-height: 28px;
+  border: 1px solid var(--field-rule);
+  background: none;
+  color: var(--ink);
+  font-size: 13px;
+  cursor: pointer;
+}
+
+.sides button:first-child {
+  border-right: 0;
+  border-radius: 6px 0 0 6px;
+}
+
+.sides button:last-child {
+  border-radius: 0 6px 6px 0;
+}
+
+.sides [aria-pressed='true'] {
+  background: var(--card);
+  box-shadow: inset 0 3px 0 var(--route);
+  font-weight: 600;
+}
+
 .phone {
   flex: 1;
   min-height: 0;
@@ -135,16 +230,40 @@ header {
 }
 
 .wide {
-  position: relative;
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
   height: 86vh;
   overflow: hidden;
   border-radius: 8px;
+  background: var(--card);
 }
 
-.close {
-  position: absolute;
-  top: 12px;
-  right: 24px;
+.wide.two {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.one {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+}
+
+.one + .one {
+  border-left: 1px solid var(--rule);
+}
+
+.head {
+  padding: 8px 16px;
+  border-bottom: 3px solid var(--route);
+}
+
+.acts {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 8px;
+  justify-content: end;
+  padding: 10px 16px;
+  border-top: 1px solid var(--rule);
 }
 
 @media (max-width: 1080px) {

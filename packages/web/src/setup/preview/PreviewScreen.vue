@@ -1,8 +1,8 @@
 <script setup lang="ts">
-/** The learner's own pages, resolved from the plan as it stands, for the marker's moment. */
+/** The learner's own pages, resolved from the plan as it stands, for somebody at a moment. */
 import { IconArrowLeft } from '@tabler/icons-vue';
-import { ANY_LEARNER, courseView, findNode, onceLive, share } from '@itinerary/core';
-import type { CourseView } from '@itinerary/core';
+import { courseView, findNode, onceLive, ownCourse, share, whyNot } from '@itinerary/core';
+import type { CourseView, Layer, Viewer } from '@itinerary/core';
 import { computed, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
@@ -13,16 +13,19 @@ import ItemFace from '../../learner/ItemFace.vue';
 import { readableItems } from '../../learner/section-index.ts';
 import SectionFace from '../../learner/SectionFace.vue';
 import { usePlan } from '../../stores/plan.ts';
-import { useSession } from '../../stores/session.ts';
 import { useTexts } from '../../stores/texts.ts';
-import { useActs } from '../acts.ts';
+import { dayIn } from '../../app/dates.ts';
+import { useWhyWords } from '../access/why-words.ts';
 import { useFilled } from '../text/filled.ts';
 
+const props = defineProps<{
+  viewer: Viewer;
+  /** ISO, UTC. */
+  moment: string;
+}>();
 const { t } = useI18n();
 const plan = usePlan();
-const session = useSession();
 const texts = useTexts();
-const { marker } = useActs();
 const reading = ref<string | null>(null);
 provide(FOLLOW, (id) => (reading.value = id));
 const inSection = ref<string | null>(null);
@@ -34,7 +37,7 @@ const inSection = ref<string | null>(null);
 const view = computed<CourseView | null>((before) => {
   const { course, planned } = plan;
   if (course === null || planned === null) return null;
-  return share(before ?? null, courseView(onceLive(course), ANY_LEARNER, marker.moment.value, planned));
+  return share(before ?? null, courseView(onceLive(course), props.viewer, props.moment, planned));
 });
 const filled = useFilled(() => view.value);
 const sections = computed(() => view.value?.sections ?? []);
@@ -49,12 +52,43 @@ const place = computed(() => {
   return null;
 });
 function textOf(id: string | undefined): string | null {
-  const node = id === undefined || plan.course === null ? undefined : findNode(plan.course, id)?.node;
+  if (id === undefined || plan.course === null) return null;
+  // What is held is read as they get it.
+  const own = ownCourse(plan.course, props.viewer, Date.parse(props.moment));
+  const node = findNode(own, id)?.node;
   return node !== undefined && 'text' in node ? filled(texts.read(node.text)) : null;
 }
 const html = computed(() => textOf(place.value?.item.id));
 const aroundHtml = computed(() => textOf(view.value?.around?.id));
 const carryOn = computed(() => (view.value === null ? null : itemToCarryOn(view.value, null)));
+
+const today = computed(() => dayIn(props.moment, view.value?.zone ?? 'UTC'));
+/** Of the whole course, where not even its name is there. */
+const words = useWhyWords();
+const reasons = computed(() => {
+  const { course, planned } = plan;
+  const [first] = course?.sections ?? [];
+  if (view.value !== null || course === null || first === undefined) return [];
+  const why = whyNot(onceLive(course), props.viewer, props.moment, first.id, planned);
+  const ofCourse = ({ of, cap }: Layer): boolean => of === course.id && cap !== null;
+  return why?.chain.filter(ofCourse).map((layer) => words.sentence(layer)) ?? [];
+});
+
+/** Why what is pointed at stands as it does. */
+const pointed = ref<string | null>(null);
+function point(event: Event): void {
+  const at = (event.target as HTMLElement).closest<HTMLElement>('[data-node]');
+  pointed.value = at?.dataset['node'] ?? null;
+}
+const because = computed(() => {
+  const { course, planned } = plan;
+  if (pointed.value === null || course === null) return null;
+  const why = whyNot(onceLive(course), props.viewer, props.moment, pointed.value, planned);
+  if (why === null) return null;
+  const failed = why.chain.filter(({ cap }) => cap !== null).map((layer) => words.sentence(layer));
+  const name = words.named(pointed.value);
+  return failed.length === 0 ? t('setup.seeing.isOpen', { title: name }) : failed.join(' ');
+});
 
 watch(place, (now) => {
   if (now === null) reading.value = null;
@@ -62,49 +96,76 @@ watch(place, (now) => {
 </script>
 
 <template>
-  <div v-if="view" class="screen" tabindex="0" role="region" :aria-label="t('setup.preview.title')">
-    <div v-if="place" class="page">
-      <button class="button small" type="button" @click="reading = null">
-        <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-      </button>
-      <ItemFace
-        :section="place.section"
-        :item="place.item"
-        :html="html"
-        :today="session.today"
-        :zone="view.zone"
-        :file-href="
-          place.item.file === null ? null : path`/api/courses/${view.id}/files/${place.item.file.hash}`
-        "
+  <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="pointed = null">
+    <div class="screen" tabindex="0" role="region" :aria-label="t('setup.preview.title')">
+      <div v-if="place" class="page">
+        <button class="button small" type="button" @click="reading = null">
+          <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+        </button>
+        <ItemFace
+          :section="place.section"
+          :item="place.item"
+          :html="html"
+          :today="today"
+          :zone="view.zone"
+          :file-href="
+            place.item.file === null ? null : path`/api/courses/${view.id}/files/${place.item.file.hash}`
+          "
+          :level="2"
+        />
+      </div>
+      <div v-else-if="section" class="page">
+        <button class="button small" type="button" @click="inSection = null">
+          <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+        </button>
+        <SectionFace :section="section" :today="today" :level="2" @open="reading = $event.id" />
+      </div>
+      <CourseFace
+        v-else
+        :course="view"
+        :today="today"
+        :description-html="filled(texts.read(view.description))"
+        :introduction-html="filled(texts.read(view.introduction))"
+        :around-html="aroundHtml"
+        :staff="[]"
+        :carry-on="carryOn"
+        :has-begun="false"
         :level="2"
+        @open="reading = $event.id"
+        @section="inSection = $event.id"
       />
     </div>
-    <div v-else-if="section" class="page">
-      <button class="button small" type="button" @click="inSection = null">
-        <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-      </button>
-      <SectionFace :section="section" :today="marker.day.value" :level="2" @open="reading = $event.id" />
-    </div>
-    <CourseFace
-      v-else
-      :course="view"
-      :today="marker.day.value"
-      :description-html="filled(texts.read(view.description))"
-      :introduction-html="filled(texts.read(view.introduction))"
-      :around-html="aroundHtml"
-      :staff="[]"
-      :carry-on="carryOn"
-      :has-begun="false"
-      :level="2"
-      @open="reading = $event.id"
-      @section="inSection = $event.id"
-    />
+    <p v-if="because" class="because">{{ because }}</p>
+  </div>
+  <div v-else class="nothing">
+    <strong>{{ t('setup.seeing.noCourse') }}</strong>
+    <p v-for="reason in reasons" :key="reason">{{ reason }}</p>
   </div>
 </template>
 
 <style scoped>
-.screen {
+.whole {
+  display: flex;
+  flex-direction: column;
   height: 100%;
+}
+
+.because {
+  padding: 6px 12px;
+  border-top: 1px solid var(--rule);
+  background: var(--mist);
+  font-size: 13px;
+}
+
+.nothing {
+  display: grid;
+  gap: 6px;
+  padding: 20px 16px;
+}
+
+.screen {
+  flex: 1;
+  min-height: 0;
   overflow-y: auto;
   background: var(--card);
   color: var(--ink);

@@ -1,4 +1,4 @@
-/** The day through which the course is looked at: the timeline's marker, and the preview's "on". */
+/** The moment at which the course is looked at: the timeline's marker, and the preview's "on". */
 import { addDays, daysBetween, startOfDay } from '@itinerary/core';
 import type { CoursePlan } from '@itinerary/core';
 import { computed, ref } from 'vue';
@@ -8,38 +8,74 @@ import { useSession } from '../../stores/session.ts';
 
 export interface Marker {
   readonly day: ComputedRef<string>;
-  /** The instant that the preview is resolved at: nine in the morning of that day, in the course's zone. */
+  /** The instant that the preview is resolved at (ISO, UTC). */
   readonly moment: ComputedRef<string>;
+  /** To a day; the moment is then nine in the morning of it, in the course's zone. */
   readonly move: (day: string) => void;
+  /** To an instant, in milliseconds since 1970-01-01T00:00Z. */
+  readonly moveTo: (instant: number) => void;
+  /** Whether an instant was chosen, and not only a day. */
+  readonly isExact: ComputedRef<boolean>;
   readonly reset: () => void;
 }
 
 const NINE_HOURS_MS = 9 * 60 * 60 * 1000;
 
-export function useMarker(planOf: () => CoursePlan | null): Marker {
+/** @param within the days that the marker can stand on; left out, those of the course. */
+export function useMarker(
+  planOf: () => CoursePlan | null,
+  within: () => { readonly first: string; readonly last: string } | null = () => daysOf(planOf()),
+): Marker {
   const session = useSession();
-  const chosen = ref<string | null>(null);
+  const chosen = ref<string | number | null>(null);
+  const zone = computed(() => planOf()?.course.dates.zone ?? 'UTC');
 
   /** Today while the course runs, else its first day. */
-  const startingDay = (plan: { firstDay: string | null; lastDay: string | null }, zone: string): string => {
-    const today = dayIn(session.now(), zone);
-    if (plan.firstDay === null || plan.lastDay === null) return today;
-    return plan.firstDay <= today && today <= plan.lastDay ? today : plan.firstDay;
+  const startingDay = (plan: CoursePlan): string => {
+    const today = dayIn(session.now(), zone.value);
+    const days = daysOf(plan);
+    if (days === null) return today;
+    return days.first <= today && today <= days.last ? today : days.first;
   };
 
   const day = computed(() => {
     const plan = planOf();
     if (plan === null) return '1970-01-01';
-    const wanted = chosen.value ?? startingDay(plan, plan.course.dates.zone);
-    if (plan.firstDay === null || plan.lastDay === null) return wanted;
-    if (wanted < plan.firstDay) return plan.firstDay;
-    return wanted > plan.lastDay ? plan.lastDay : wanted;
+    const { value } = chosen;
+    const wanted =
+      value === null
+        ? startingDay(plan)
+        : typeof value === 'string'
+          ? value
+          : dayIn(new Date(value).toISOString(), zone.value);
+    const days = within();
+    if (days === null) return wanted;
+    if (wanted < days.first) return days.first;
+    return wanted > days.last ? days.last : wanted;
   });
+  const isExact = computed(
+    () =>
+      typeof chosen.value === 'number' &&
+      day.value === dayIn(new Date(chosen.value).toISOString(), zone.value),
+  );
   const moment = computed(() => {
-    const zone = planOf()?.course.dates.zone ?? 'UTC';
-    return new Date(Date.parse(startOfDay(day.value, zone)) + NINE_HOURS_MS).toISOString();
+    if (isExact.value) return new Date(chosen.value as number).toISOString();
+    return new Date(Date.parse(startOfDay(day.value, zone.value)) + NINE_HOURS_MS).toISOString();
   });
-  return { day, moment, move: (to) => (chosen.value = to), reset: () => (chosen.value = null) };
+  return {
+    day,
+    moment,
+    isExact,
+    move: (to) => (chosen.value = to),
+    moveTo: (instant) => (chosen.value = instant),
+    reset: () => (chosen.value = null),
+  };
+}
+
+/** The days of a course; null where it has no first or no last. */
+export function daysOf(plan: CoursePlan | null): { readonly first: string; readonly last: string } | null {
+  if (plan === null || plan.firstDay === null || plan.lastDay === null) return null;
+  return plan.firstDay <= plan.lastDay ? { first: plan.firstDay, last: plan.lastDay } : null;
 }
 
 /** The day at a share (0 to 1) of a span of days, both ends included. */

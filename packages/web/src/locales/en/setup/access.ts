@@ -91,6 +91,16 @@ export default {
       staff: 'They are staff.',
       member: 'They are on the course.',
     },
+    cures: {
+      shown: 'Show it',
+      staffOnly: 'Give it to learners',
+      audience: 'Give it to everybody',
+      opens: 'Open it now',
+      rule: 'Drop its rule',
+      inOrder: 'Not in order',
+      window: 'Open the course then',
+      heldBack: 'Release it',
+    },
     cure: 'Open it: one change | Open it: {count} changes',
   },
 };

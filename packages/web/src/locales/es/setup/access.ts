@@ -91,6 +91,16 @@ export default {
       staff: 'Es del equipo.',
       member: 'Está en el curso.',
     },
+    cures: {
+      shown: 'Mostrarlo',
+      staffOnly: 'Darlo a los estudiantes',
+      audience: 'Darlo a todos',
+      opens: 'Abrirlo ya',
+      rule: 'Quitar su regla',
+      inOrder: 'Sin orden',
+      window: 'Abrir el curso entonces',
+      heldBack: 'Publicarlo',
+    },
     cure: 'Abrirlo: un cambio | Abrirlo: {count} cambios',
   },
 };
