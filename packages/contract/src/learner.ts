@@ -140,6 +140,7 @@ const courseViewSchema = z.object({
   ),
   /** For who is not in the course: items that they may read all the same. */
   samples: z.array(itemViewSchema),
+  isOver: z.boolean(),
   asks: z.literal('passphrase').nullable(),
   outcomes: z.array(z.string()),
   madeFor: z.string().nullable(),

@@ -119,6 +119,7 @@ export type {
   Course,
   CourseNode,
   CourseState,
+  HeldBack,
   ItemKind,
   Numbering,
   Outcome,

@@ -111,6 +111,8 @@ export interface CourseView {
   readonly pauses: readonly PauseView[];
   /** For who is not in the course: items that they may read all the same. */
   readonly samples: readonly ItemView[];
+  /** Its dates are over, and after them it is closed. */
+  readonly isOver: boolean;
   /** What visitors are asked for before they may look; null: nothing. */
   readonly asks: 'passphrase' | null;
   /** On the public page. */
@@ -166,6 +168,7 @@ export function courseView(
     sections: isAround ? [] : sections,
     pauses: isReadable(access.course.state) ? pausesOf(plan, seen) : [],
     samples: viewer.role === null ? samplesOf(plan, reader) : [],
+    isOver: access.course.because === 'after_dates' && access.course.state === 'named',
     asks: access.course.because === 'passphrase_wanted' ? 'passphrase' : null,
     outcomes: Object.values(course.outcomes)
       .sort((a, b) => a.at - b.at)

@@ -12,7 +12,7 @@ export class ProblemError extends Error {
 export class UnreachableError extends Error {}
 
 export interface Ask {
-  readonly method?: 'GET' | 'POST' | 'DELETE';
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
   readonly body?: unknown;
   /** Lets the request outlive the page that sent it. */
   readonly keepalive?: boolean;

@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import LoadState from '../learner/LoadState.vue';
 import { useAnswer } from '../learner/use-answer.ts';
+import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/AppBar.vue';
 import DeskBoard from './DeskBoard.vue';
@@ -21,7 +22,9 @@ const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue')
 const { t, locale } = useI18n();
 const session = useSession();
 const router = useRouter();
-const { answer, state, reload } = useAnswer<DeskAnswer>(() => '/api/desk');
+const { answer, state, reload, refresh } = useAnswer<DeskAnswer>(() => '/api/desk');
+// A course that goes live while the desk is open comes onto it.
+useLive(() => void refresh());
 const filter = ref<DeskFilter>(NO_FILTER);
 const isShowingHolidays = ref(false);
 const isStaff = computed(() => session.person?.kind === 'staff');

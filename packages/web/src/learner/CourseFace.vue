@@ -10,6 +10,7 @@ import CoursePicture from '../ui/CoursePicture.vue';
 import { itemAttributes } from './item-attributes.ts';
 import ItemFace from './ItemFace.vue';
 import { momentWords, ownMoment } from './moment-words.ts';
+import PublicFacts from './PublicFacts.vue';
 import RichText from './RichText.vue';
 import SectionStop from './SectionStop.vue';
 
@@ -39,8 +40,9 @@ const attributes = (item: ItemView): Record<string, unknown> =>
 
 /** Closed, only what it is about is there; when it opens is said by the course's clocks and by one's own. */
 const opening = computed(() => {
-  const { access, opens, zone } = props.course;
-  if (access !== 'named') return null;
+  const { access, opens, zone, isOver } = props.course;
+  // For who is not in it the course may be under way.
+  if (access !== 'named' || (opens === null && !isOver)) return null;
   if (opens === null) return { words: t('learner.closedAfter'), own: null };
   const at = { day: dayIn(opens, zone), time: formatTime(opens, locale.value, zone), instant: opens };
   return {
@@ -124,9 +126,14 @@ const standing = computed(() => {
           </template>
         </div>
         <p v-else-if="status" class="status figures">{{ status }}</p>
-        <p v-if="course.sections.length === 0 && course.around === null && opening === null" class="soft">
+        <p
+          v-if="course.sections.length === 0 && course.around === null && course.access !== 'named'"
+          class="soft"
+        >
           {{ t('learner.empty') }}
         </p>
+        <slot name="visit" />
+        <PublicFacts v-if="course.access === 'named'" :course="course" />
         <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
           <RichText :html="introductionHtml" />
         </section>
@@ -195,9 +202,12 @@ const standing = computed(() => {
           <dt>{{ t('learner.code') }}</dt>
           <dd class="figures">{{ course.code }}</dd>
         </dl>
-        <RouterLink v-if="isLink && opening === null" class="guide" :to="`/courses/${course.id}/guide`">{{
-          t('learner.guide.open')
-        }}</RouterLink>
+        <RouterLink
+          v-if="isLink && course.access !== 'named'"
+          class="guide"
+          :to="`/courses/${course.id}/guide`"
+          >{{ t('learner.guide.open') }}</RouterLink
+        >
       </aside>
     </div>
   </article>

@@ -8,6 +8,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { path } from '../api/client.ts';
 import { dayIn } from '../app/dates.ts';
 import { setTitle } from '../app/router.ts';
+import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/AppBar.vue';
 import { itemToCarryOn } from './carry-on.ts';
@@ -15,13 +16,17 @@ import CourseFace from './CourseFace.vue';
 import { lastRead } from './last-read.ts';
 import LoadState from './LoadState.vue';
 import { useAnswer } from './use-answer.ts';
+import VisitForm from './VisitForm.vue';
 
 const { t } = useI18n();
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload } = useAnswer<ReadCourseAnswer>(() => path`/api/learn/${courseId.value}`);
+const { answer, state, reload, refresh } = useAnswer<ReadCourseAnswer>(
+  () => path`/api/learn/${courseId.value}`,
+);
+useLive(() => void refresh());
 
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
 const last = computed(() => lastRead(courseId.value));
@@ -60,7 +65,9 @@ watch(answer, (got) => {
       :level="1"
       @open="router.push(hrefFor($event))"
       @section="router.push(sectionHrefFor($event))"
-    />
+    >
+      <template #visit><VisitForm v-if="answer.course.asks" :course-id="courseId" @in="reload" /></template>
+    </CourseFace>
   </main>
   <LoadState v-else :state="state" @again="reload" />
 </template>

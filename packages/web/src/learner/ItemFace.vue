@@ -1,6 +1,13 @@
 <script setup lang="ts">
 /** One item as a learner reads it, whatever kind it is. Also shown in setup. */
-import { IconClock, IconExternalLink, IconFlag3Filled, IconMapPin, IconPlayerPlay } from '@tabler/icons-vue';
+import {
+  IconCheck,
+  IconClock,
+  IconExternalLink,
+  IconFlag3Filled,
+  IconMapPin,
+  IconPlayerPlay,
+} from '@tabler/icons-vue';
 import type { ItemView, MomentView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -23,6 +30,7 @@ const props = defineProps<{
   /** Where its file is; null: it has none. */
   fileHref: string | null;
 }>();
+const emit = defineEmits<{ tick: [done: boolean] }>();
 const { t, locale } = useI18n();
 
 const isTask = computed(() => ['assignment', 'quiz', 'discussion'].includes(props.item.kind));
@@ -91,11 +99,54 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
     <p v-else-if="item.kind === 'file' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
     <RichText v-if="html" class="text" :html="html" />
     <p v-else-if="item.kind === 'page'" class="soft">{{ t('learner.noText') }}</p>
+    <p v-if="item.until" class="soft until">
+      <IconClock :size="15" aria-hidden="true" />
+      {{ t('learner.waits.until', { when: words(item.until) }) }}
+    </p>
+    <div v-if="item.done" class="done">
+      <button
+        v-if="item.done.by === 'ticked' && item.state === 'open'"
+        type="button"
+        class="button"
+        :aria-pressed="item.done.isDone"
+        @click="emit('tick', !item.done.isDone)"
+      >
+        <IconCheck v-if="item.done.isDone" :size="17" aria-hidden="true" />
+        {{ t(item.done.isDone ? 'learner.done.untick' : 'learner.done.tick') }}
+      </button>
+      <p v-if="item.done.isDone" class="is-done">
+        <IconCheck :size="17" aria-hidden="true" /> {{ t('learner.done.is') }}
+      </p>
+      <p v-else-if="item.done.by !== 'ticked'" class="soft">{{ t(`learner.done.${item.done.by}`) }}</p>
+    </div>
     <p v-if="isTask" class="soft task">{{ t('learner.taskSoon') }}</p>
   </article>
 </template>
 
 <style scoped>
+.done {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  margin-top: 24px;
+}
+
+.is-done {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  color: var(--open);
+  font-weight: 600;
+}
+
+.until {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  margin-top: 12px;
+}
+
 .reading {
   max-width: 720px;
 }

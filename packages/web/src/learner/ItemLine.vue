@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One line of a learner's outline: an item, a heading, or a folder with its items. */
-import { IconChevronDown, IconChevronRight, IconClock, IconFlag3Filled } from '@tabler/icons-vue';
+import { IconCheck, IconChevronDown, IconChevronRight, IconClock, IconFlag3Filled } from '@tabler/icons-vue';
 import type { ItemView } from '@itinerary/core';
 import { computed, onUpdated, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -10,6 +10,7 @@ import { itemAttributes } from './item-attributes.ts';
 import ItemLines from './ItemLines.vue';
 import ItemSign from './ItemSign.vue';
 import { momentWords } from './moment-words.ts';
+import { openingSentence } from './opening-words.ts';
 
 const props = defineProps<{ item: ItemView; today: string; hrefFor?: (item: ItemView) => string }>();
 const emit = defineEmits<{ open: [item: ItemView] }>();
@@ -57,8 +58,11 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
     <div v-else-if="isNamed" class="item named">
       <ItemSign :kind="item.kind" />
       <span class="item-title">{{ item.title }}</span>
-      <span v-if="item.opens" class="opens">
+      <span v-if="item.opens && !item.waits" class="opens">
         <IconClock :size="15" aria-hidden="true" /> {{ t('learner.opens', { when: words(item.opens) }) }}
+      </span>
+      <span v-if="item.waits" class="opens">
+        <IconClock :size="15" aria-hidden="true" /> {{ openingSentence(item.waits, { t, locale, today }) }}
       </span>
     </div>
     <component :is="hrefFor === undefined ? 'button' : 'a'" v-else class="item" v-bind="attributes">
@@ -76,6 +80,11 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
           <span>{{ [words(item.held), item.place].filter(Boolean).join(' · ') }}</span>
         </span>
       </span>
+      <span v-if="item.done?.isDone" class="done">
+        <IconCheck :size="16" aria-hidden="true" /><span class="visually-hidden">{{
+          t('learner.done.is')
+        }}</span>
+      </span>
       <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes) }}</span>
       <span v-if="item.kind === 'link'" class="visually-hidden">{{ t('learner.newTab') }}</span>
     </component>
@@ -83,6 +92,10 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
 </template>
 
 <style scoped>
+.done {
+  color: var(--open);
+}
+
 .item {
   display: flex;
   align-items: flex-start;

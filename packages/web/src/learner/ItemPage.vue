@@ -2,8 +2,9 @@
 import type { Neighbour, ReadItemAnswer } from '@itinerary/contract';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { path } from '../api/client.ts';
+import { ask, path } from '../api/client.ts';
 import { setTitle } from '../app/router.ts';
+import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import ItemFace from './ItemFace.vue';
 import { rememberRead } from './last-read.ts';
@@ -15,9 +16,17 @@ const route = useRoute();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
 const itemId = computed(() => String(route.params['item']));
-const { answer, state, reload } = useAnswer<ReadItemAnswer>(
+const { answer, state, reload, refresh } = useAnswer<ReadItemAnswer>(
   () => path`/api/learn/${courseId.value}/items/${itemId.value}`,
 );
+useLive(() => void refresh());
+
+async function tick(done: boolean): Promise<void> {
+  const address = path`/api/learn/${courseId.value}/items/${itemId.value}/done`;
+  await ask(address, { method: done ? 'PUT' : 'DELETE' });
+  await refresh();
+}
+
 const way = (neighbour: Neighbour | null): (Neighbour & { readonly to: string }) | null =>
   neighbour === null ? null : { ...neighbour, to: `/courses/${courseId.value}/items/${neighbour.id}` };
 
@@ -44,6 +53,7 @@ watch(answer, (got) => {
         :zone="answer.course.zone"
         :file-href="path`/api/learn/${courseId}/items/${itemId}/file`"
         :level="1"
+        @tick="tick"
       />
       <WayButtons :previous="way(answer.previous)" :next="way(answer.next)" />
     </template>

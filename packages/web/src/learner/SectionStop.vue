@@ -8,6 +8,7 @@ import { formatDays, formatMinutes } from '../app/dates.ts';
 import { countDrawing } from '../ui/drawings.ts';
 import ItemLines from './ItemLines.vue';
 import { momentWords } from './moment-words.ts';
+import { openingSentence } from './opening-words.ts';
 import { sectionIndex } from './section-index.ts';
 import { sectionTitle } from './titles.ts';
 
@@ -98,7 +99,11 @@ function openSection(event: MouseEvent): void {
         {{ [days, section.meeting?.time, section.meeting?.place].filter(Boolean).join(' · ') }}
         <span v-if="section.current" class="now">{{ t(isWeek ? 'learner.thisWeek' : 'learner.nowOn') }}</span>
       </p>
-      <p v-if="isNamed && section.opens" class="opens">
+      <p v-if="isNamed && section.waits" class="opens">
+        <IconClock :size="15" aria-hidden="true" />
+        {{ openingSentence(section.waits, { t, locale, today }) }}
+      </p>
+      <p v-else-if="isNamed && section.opens" class="opens">
         <IconClock :size="15" aria-hidden="true" />
         {{ t('learner.opens', { when: momentWords(section.opens, locale, today) }) }}
       </p>

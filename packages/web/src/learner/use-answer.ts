@@ -9,15 +9,17 @@ export function useAnswer<T>(address: () => string): {
   readonly answer: ShallowRef<T | null>;
   readonly state: Ref<Loading>;
   readonly reload: () => Promise<void>;
+  /** The same without a word, while what was there before stays: for what has changed meanwhile. */
+  readonly refresh: () => Promise<void>;
 } {
   const answer = shallowRef<T | null>(null);
   const state = ref<Loading>('loading');
   let latest = 0;
 
-  async function reload(): Promise<void> {
+  async function load(quietly: boolean): Promise<void> {
     latest += 1;
     const mine = latest;
-    state.value = 'loading';
+    if (!quietly) state.value = 'loading';
     try {
       const got = await ask<T>(address());
       if (mine !== latest) return;
@@ -31,10 +33,12 @@ export function useAnswer<T>(address: () => string): {
         location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
         return;
       }
-      state.value = code === 'not_found' || code === 'not_allowed' ? 'nothing' : 'failed';
+      if (code === 'not_found' || code === 'not_allowed') state.value = 'nothing';
+      else if (!quietly) state.value = 'failed';
     }
   }
 
+  const reload = (): Promise<void> => load(false);
   watch(address, reload, { immediate: true });
-  return { answer, state, reload };
+  return { answer, state, reload, refresh: () => load(state.value !== 'failed') };
 }

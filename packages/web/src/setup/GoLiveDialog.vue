@@ -1,33 +1,54 @@
 <script setup lang="ts">
 import { isBlocker } from '@itinerary/core';
-import type { CourseState } from '@itinerary/core';
+import { stateAt } from '@itinerary/core';
+import type { CourseState, Edit, LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../stores/plan.ts';
+import { useSession } from '../stores/session.ts';
 import DialogBox from '../ui/DialogBox.vue';
+import MomentFields from './access/MomentFields.vue';
 import FindingLine from './readiness/FindingLine.vue';
 
 const open = defineModel<boolean>({ required: true });
 const { t } = useI18n();
 const router = useRouter();
 const plan = usePlan();
+const session = useSession();
 const isBusy = ref(false);
 
 const blockers = computed(() => plan.found.filter(isBlocker));
 const advice = computed(() => plan.found.length - blockers.value.length);
-const isDraft = computed(() => plan.course?.state === 'draft');
+const state = computed(() =>
+  plan.course === null ? 'draft' : stateAt(plan.course, Date.parse(session.now())),
+);
+const isDraft = computed(() => state.value === 'draft');
 
-async function become(state: CourseState): Promise<void> {
+async function become(next: CourseState): Promise<void> {
   const { course } = plan;
   if (course === null) return;
   isBusy.value = true;
-  plan.change([{ kind: 'set', target: course.id, field: 'state', value: state, was: course.state }], {
-    undoable: false,
-  });
+  // A moment that has come has opened it: whoever closes it again takes the moment away.
+  const moment: Edit[] =
+    course.goesLive === null
+      ? []
+      : [{ kind: 'set', target: course.id, field: 'goesLive', value: null, was: course.goesLive }];
+  plan.change(
+    [...moment, { kind: 'set', target: course.id, field: 'state', value: next, was: course.state }],
+    { undoable: false },
+  );
   await plan.flush();
   isBusy.value = false;
-  if (plan.course?.state === state) open.value = false;
+  if (plan.course?.state === next) open.value = false;
+}
+
+async function planLive(moment: LocalMoment | null): Promise<void> {
+  const { course } = plan;
+  if (course === null) return;
+  plan.set(course.id, 'goesLive', moment, course.goesLive, { undoable: false });
+  await plan.flush();
+  open.value = false;
 }
 
 function toReadiness(): void {
@@ -52,9 +73,16 @@ watch(open, (now) => {
     <template v-else-if="isDraft">
       <p>{{ t('setup.goLive.will', plan.learners) }}</p>
       <p v-if="advice > 0" class="soft">{{ t('setup.goLive.advice', advice) }}</p>
+      <MomentFields
+        class="by-itself"
+        name="dialog-goes-live"
+        :moment="plan.course?.goesLive ?? null"
+        :label="t('setup.access.goesLiveOn')"
+        @set="planLive"
+      />
     </template>
     <template v-else>
-      <p v-if="plan.course?.state === 'live'">{{ t('setup.goLive.isLive', plan.learners) }}</p>
+      <p v-if="state === 'live'">{{ t('setup.goLive.isLive', plan.learners) }}</p>
       <p v-else>{{ t('setup.goLive.isArchived') }}</p>
     </template>
     <template #foot>
@@ -76,7 +104,7 @@ watch(open, (now) => {
           {{ t('setup.goLive.backToDraft') }}
         </button>
         <button
-          v-if="plan.course?.state === 'live'"
+          v-if="state === 'live'"
           class="button"
           type="button"
           :disabled="isBusy"
@@ -96,7 +124,8 @@ watch(open, (now) => {
   list-style: none;
 }
 
-p + p {
+p + p,
+.by-itself {
   margin-top: 8px;
 }
 </style>

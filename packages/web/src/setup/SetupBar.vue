@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { IconArrowBackUp, IconArrowForwardUp, IconEye, IconUsers, IconUserSearch } from '@tabler/icons-vue';
-import { isBlocker } from '@itinerary/core';
+import { isBlocker, stateAt } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
@@ -15,6 +15,9 @@ const { t } = useI18n();
 const plan = usePlan();
 const session = useSession();
 
+const state = computed(() =>
+  plan.course === null ? 'draft' : stateAt(plan.course, Date.parse(session.now())),
+);
 const term = computed(
   () => session.me?.institution.terms.find(({ code }) => code === plan.course?.term)?.name,
 );
@@ -31,7 +34,7 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
         {{ plan.course.code }}<template v-if="term"> · {{ term }}</template>
       </span>
     </div>
-    <span :class="['state', plan.course.state]">{{ t(`setup.bar.states.${plan.course.state}`) }}</span>
+    <span :class="['state', state]">{{ t(`setup.bar.states.${state}`) }}</span>
     <span class="spacer" />
     <SaveState />
     <span class="pair">
@@ -62,7 +65,7 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
       <IconUserSearch :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.seeing.title') }}</span>
     </button>
     <RouterLink
-      v-if="plan.course.state !== 'draft'"
+      v-if="state !== 'draft'"
       class="button see"
       :to="`/courses/${plan.course.id}`"
       :aria-label="t('setup.bar.openCourse')"
@@ -70,7 +73,7 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
       <IconEye :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.bar.openCourse') }}</span>
     </RouterLink>
     <button
-      v-if="plan.rights.state && plan.course.state === 'draft'"
+      v-if="plan.rights.state && state === 'draft'"
       class="button go"
       type="button"
       @click="$emit('goLive')"

@@ -7,6 +7,7 @@ import { setTitle } from '../app/router.ts';
 import LoadState from '../learner/LoadState.vue';
 import type { Loading } from '../learner/use-answer.ts';
 import { offerCommands } from '../stores/commands.ts';
+import { useLive } from '../stores/live.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSeeing } from '../stores/seeing.ts';
 import AppBar from '../ui/AppBar.vue';
@@ -146,6 +147,11 @@ offerCommands('setup', () => [
 ]);
 
 const onKey = undoKeys(plan);
+useLive((heard) => {
+  if (heard.kind === 'course' && heard.id === courseId.value && state.value === 'there') {
+    void plan.catchUp(heard.seq);
+  }
+});
 /** Somebody else may have worked here meanwhile. */
 const onReturn = (): void => {
   if (document.visibilityState === 'visible' && state.value === 'there') void plan.flush();

@@ -58,6 +58,8 @@ export const usePlan = defineStore('plan', () => {
   const copy = shallowRef<WorkingCopy | null>(null);
   const rights = ref<PlanAnswer['rights']>({ plan: false, state: false, members: false });
   const learners = ref(0);
+  const passphrase = ref<PlanAnswer['passphrase']>('none');
+  const groupSizes = shallowRef<PlanAnswer['groupSizes']>({});
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
   const told = shallowRef<readonly Told[]>([]);
@@ -81,6 +83,8 @@ export const usePlan = defineStore('plan', () => {
     const facts = {
       moment: session.now(),
       learners: learners.value,
+      passphrase: passphrase.value,
+      groupSizes: groupSizes.value,
       term: term.value,
       // A copy, so that every text that comes is looked at.
       texts: new Map(texts.facts),
@@ -102,6 +106,8 @@ export const usePlan = defineStore('plan', () => {
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
     learners.value = answer.learners;
+    passphrase.value = answer.passphrase;
+    groupSizes.value = answer.groupSizes;
     saving.value = 'saved';
     savedAt.value = null;
   }
@@ -183,6 +189,12 @@ export const usePlan = defineStore('plan', () => {
     await underWay;
   }
 
+  /** Somebody else has changed the course: what this copy does not have yet is fetched. */
+  async function catchUp(seq: number): Promise<void> {
+    while (underWay !== null) await underWay;
+    if (copy.value !== null && copy.value.seq < seq) await flush();
+  }
+
   function body(working: WorkingCopy): {
     since: number;
     changes: readonly Change[];
@@ -219,6 +231,7 @@ export const usePlan = defineStore('plan', () => {
     const taken = takeAnswer(copy.value, answer as ServerAnswer);
     copy.value = taken.copy;
     learners.value = answer.learners;
+    groupSizes.value = answer.groupSizes;
     taken.notices.forEach((notice) => tell(notice));
     const left = taken.copy.pending;
     if (left.length > 0) {
@@ -278,6 +291,8 @@ export const usePlan = defineStore('plan', () => {
     found,
     rights,
     learners,
+    passphrase,
+    groupSizes,
     saving,
     savedAt,
     told,
@@ -291,6 +306,7 @@ export const usePlan = defineStore('plan', () => {
     undo: () => retrace('undo'),
     redo: () => retrace('redo'),
     flush,
+    catchUp,
     leave,
     resume,
     tell,

@@ -13,6 +13,9 @@ const session = useSession();
     <span class="spacer" />
     <slot name="end" />
     <AccountMenu v-if="session.person !== null" />
+    <RouterLink v-else class="button small" :to="{ name: 'sign-in', query: { then: $route.fullPath } }">{{
+      $t('common.signIn.title')
+    }}</RouterLink>
   </header>
 </template>
 

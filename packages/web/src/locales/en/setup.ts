@@ -2,6 +2,7 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import moment from './setup/moment.ts';
@@ -132,6 +133,9 @@ export default {
     unknown_choice: 'The institution does not have that choice any more.',
   },
   access,
+  gates,
+  held,
+  rules_editor,
   fields,
   goLive: {
     title: 'Go live',
@@ -148,6 +152,7 @@ export default {
     archive: 'Archive it',
   },
   members: {
+    inGroup: '{name} in {group}',
     title: 'Members',
     on: 'On this course',
     add: 'Add people',

@@ -2,6 +2,7 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import moment from './setup/moment.ts';
@@ -133,6 +134,9 @@ export default {
     unknown_choice: 'El centro ya no tiene esa opción.',
   },
   access,
+  gates,
+  held,
+  rules_editor,
   fields,
   goLive: {
     title: 'Poner en marcha',
@@ -148,6 +152,7 @@ export default {
     archive: 'Archivarlo',
   },
   members: {
+    inGroup: '{name} en {group}',
     title: 'Miembros',
     on: 'En este curso',
     add: 'Añadir personas',

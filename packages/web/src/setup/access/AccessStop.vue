@@ -1,17 +1,23 @@
 <script setup lang="ts">
 /** What learners get before the first day and after the last, with what that comes to at those moments. */
-import { boundsOf } from '@itinerary/core';
+import { boundsOf, stateAt } from '@itinerary/core';
 import type { Outside } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { dayIn, formatDay, formatTime } from '../../app/dates.ts';
+import { momentWords } from '../../learner/moment-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import ChoiceTiles from '../../ui/ChoiceTiles.vue';
 import { useActs } from '../acts.ts';
 import StopHead from '../StopHead.vue';
 import { useFieldFocus } from '../use-field-focus.ts';
+import ExceptionPart from './ExceptionPart.vue';
+import FindPart from './FindPart.vue';
+import GroupPart from './GroupPart.vue';
+import MomentFields from './MomentFields.vue';
 import { windowMoments } from './moments.ts';
+import RulePart from './RulePart.vue';
 import WhyNot from './WhyNot.vue';
 
 const { t, locale } = useI18n();
@@ -22,6 +28,7 @@ useFieldFocus();
 
 const course = computed(() => plan.course!);
 const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
+const state = computed(() => stateAt(course.value, Date.parse(session.now())));
 const bounds = computed(() => (plan.planned === null ? null : boundsOf(plan.planned)));
 const isByJoining = computed(
   () =>
@@ -75,12 +82,26 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
   <StopHead stop="access" />
   <div class="access">
     <p class="state">
-      <strong>{{ t(`setup.bar.states.${course.state}`) }}</strong>
-      {{ t(`setup.access.stateTexts.${course.state}`) }}
+      <strong>{{ t(`setup.bar.states.${state}`) }}</strong>
+      {{
+        course.state === 'draft' && course.goesLive !== null
+          ? t('setup.access.goesLive', { when: momentWords(course.goesLive, locale, session.today) })
+          : t(`setup.access.stateTexts.${state}`)
+      }}
       <button v-if="plan.rights.state" class="button small" type="button" @click="acts.goLive">
         {{ t(course.state === 'draft' ? 'setup.bar.goLive' : 'setup.bar.changeState') }}
       </button>
     </p>
+    <div v-if="course.state === 'draft' && plan.rights.state" id="field-goesLive" tabindex="-1">
+      <MomentFields
+        name="goes-live"
+        :moment="course.goesLive"
+        :label="t('setup.access.goesLiveOn')"
+        @set="plan.set(course.id, 'goesLive', $event, course.goesLive)"
+      />
+    </div>
+    <FindPart :readonly="isReadonly" />
+    <h2>{{ t('setup.access.parts.dates') }}</h2>
     <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
       <ChoiceTiles
         :legend="t(`setup.access.${side}`)"
@@ -127,6 +148,9 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         </tbody>
       </table>
     </section>
+    <RulePart :readonly="isReadonly" />
+    <GroupPart :readonly="isReadonly" />
+    <ExceptionPart :readonly="isReadonly" />
     <WhyNot :readonly="isReadonly" />
   </div>
 </template>

@@ -3,7 +3,7 @@
 import { IconUserPlus, IconX } from '@tabler/icons-vue';
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import type { Role } from '@itinerary/core';
-import { ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
 import { useProblemSentence } from '../../app/problems.ts';
@@ -40,7 +40,11 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
 function took(answer: MembersAnswer): void {
   members.value = answer.members;
-  plan.learners = answer.members.filter((member) => member.role === 'learner').length;
+  const learning = answer.members.filter((member) => member.role === 'learner');
+  plan.learners = learning.length;
+  const sizes: Record<string, number> = {};
+  for (const id of learning.flatMap((member) => member.groups)) sizes[id] = (sizes[id] ?? 0) + 1;
+  plan.groupSizes = sizes;
 }
 
 async function search(): Promise<void> {
@@ -77,6 +81,24 @@ const takeOff = (person: string): Promise<void> =>
     await search();
   });
 
+const groups = computed(() => Object.entries(plan.course?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at));
+/** The server has to know of the group first. */
+const toggleGroup = (member: MembersAnswer['members'][number], id: string): Promise<void> =>
+  attempt(async () => {
+    await plan.flush();
+    const next = member.groups.includes(id)
+      ? member.groups.filter((one) => one !== id)
+      : [...member.groups, id];
+    // One that is gone from the course is gone from its members.
+    const body = { groups: next.filter((one) => plan.course?.groups[one] !== undefined) };
+    took(
+      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${member.person}/groups`, {
+        method: 'PUT',
+        body,
+      }),
+    );
+  });
+
 function toggle(person: string): void {
   const next = new Set(chosen.value);
   if (!next.delete(person)) next.add(person);
@@ -108,6 +130,20 @@ watch(find, () => {
             <span class="who">
               <span>{{ member.name }}</span>
               <span class="soft">{{ t(`setup.members.roles.${member.role}`) }}</span>
+              <span v-if="member.role === 'learner' && groups.length > 0" class="groups">
+                <button
+                  v-for="[id, group] in groups"
+                  :key="id"
+                  type="button"
+                  class="in-group"
+                  :aria-pressed="member.groups.includes(id)"
+                  :disabled="!plan.rights.members"
+                  :aria-label="t('setup.members.inGroup', { name: member.name, group: group.name })"
+                  @click="toggleGroup(member, id)"
+                >
+                  {{ group.name }}
+                </button>
+              </span>
             </span>
             <IconButton
               v-if="plan.rights.members"
@@ -214,6 +250,29 @@ h3 {
   overflow: hidden;
   font-size: 12.5px;
   text-overflow: ellipsis;
+}
+
+.groups {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+
+.in-group {
+  min-height: 24px;
+  padding: 0 6px;
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 12px;
+  cursor: pointer;
+}
+
+.in-group[aria-pressed='true'] {
+  border-color: var(--bottle);
+  background: var(--bottle-pale);
+  color: var(--ink);
 }
 
 .find {

@@ -15,6 +15,7 @@ import CheckField from '../CheckField.vue';
 import DraftField from '../DraftField.vue';
 import FileField from '../files/FileField.vue';
 import AddressField from './AddressField.vue';
+import GateFields from './GateFields.vue';
 import LengthField from './LengthField.vue';
 import OutcomeChoice from './OutcomeChoice.vue';
 
@@ -191,6 +192,7 @@ const moments = computed(() => {
         <span class="swatch" aria-hidden="true" /> {{ t(`setup.outline.accents.${one ?? 'none'}`) }}
       </label>
     </fieldset>
+    <GateFields :node="node" :readonly="readonly" />
     <OutcomeChoice v-if="isContent(node)" :item="node" :readonly="readonly" />
   </aside>
 </template>

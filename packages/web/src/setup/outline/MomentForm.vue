@@ -8,7 +8,7 @@ import { weekdayName } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import DayField from '../../ui/DayField.vue';
 
-const props = defineProps<{ id: string; field: 'due' | 'held' | 'opens' }>();
+const props = defineProps<{ id: string; field: 'due' | 'held' | 'opens' | 'until' }>();
 const moment = defineModel<PlannedMoment | null>({ required: true });
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -30,7 +30,8 @@ const way = computed<Way>(() => {
   if (now.kind !== 'relative') return now.kind;
   return isWeekday(now) ? 'weekday' : 'relative';
 });
-const edge = computed(() => (props.field === 'due' ? 'end' : 'start'));
+const isEnd = computed(() => props.field === 'due' || props.field === 'until');
+const edge = computed(() => (isEnd.value ? 'end' : 'start'));
 const time = computed(() =>
   moment.value !== null && moment.value.kind !== 'usual' ? moment.value.time : null,
 );
@@ -41,13 +42,12 @@ function choose(next: Way): void {
   const days = plan.planned?.sections.find(
     ({ section: one }) => one.id === props.id || allLivingItems(one).some(({ id }) => id === props.id),
   )?.span;
-  const day =
-    days?.kind === 'slot' ? days.slot[props.field === 'due' ? 'last' : 'first'] : plan.planned?.firstDay;
+  const day = days?.kind === 'slot' ? days.slot[isEnd.value ? 'last' : 'first'] : plan.planned?.firstDay;
   const made: Readonly<Record<Way, PlannedMoment | null>> = {
     none: null,
     usual: { kind: 'usual' },
-    weekday: { ...base, weekday: props.field === 'due' ? 7 : (plan.course?.dates.weekStart ?? 1) },
-    relative: { ...base, shift: { by: props.field === 'due' ? -1 : 1, unit: 'days' } },
+    weekday: { ...base, weekday: isEnd.value ? 7 : (plan.course?.dates.weekStart ?? 1) },
+    relative: { ...base, shift: { by: isEnd.value ? -1 : 1, unit: 'days' } },
     fixed: { kind: 'fixed', day: day ?? '2027-01-11', time: time.value },
   };
   moment.value = made[next];

@@ -1,11 +1,13 @@
 export default {
   titles: {
+    until: 'Until when {title} is open | Until when {title} are open',
     due: 'When {title} is due | When {title} are due',
     held: 'When {title} is held | When {title} are held',
     opens: 'When {title} opens | When {title} open',
   },
   way: 'Measured from what',
   none: {
+    until: 'It stays open',
     due: 'No due moment',
     held: 'With the meeting of its section',
     opens: 'As soon as what holds it is open',
@@ -44,6 +46,7 @@ export default {
   anyWeekday: 'day, whatever it is',
   day: 'Day',
   time: {
+    until: 'Time (left empty: the last moment of the day)',
     due: 'Time (left empty: the usual hand-in time)',
     held: 'Time',
     opens: 'Time (left empty: the first moment of the day)',

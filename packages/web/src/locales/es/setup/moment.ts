@@ -1,11 +1,13 @@
 export default {
   titles: {
+    until: 'Hasta cuándo está abierto {title} | Hasta cuándo están abiertos {title}',
     due: 'Cuándo se entrega {title} | Cuándo se entregan {title}',
     held: 'Cuándo se celebra {title} | Cuándo se celebran {title}',
     opens: 'Cuándo se abre {title} | Cuándo se abren {title}',
   },
   way: 'Medido desde qué',
   none: {
+    until: 'Queda abierto',
     due: 'Sin plazo',
     held: 'Con la clase de su sección',
     opens: 'En cuanto se abra lo que lo contiene',
@@ -44,6 +46,7 @@ export default {
   anyWeekday: 'día que sea',
   day: 'Día',
   time: {
+    until: 'Hora (vacía: el último instante del día)',
     due: 'Hora (vacía: la hora habitual de entrega)',
     held: 'Hora',
     opens: 'Hora (vacía: el primer instante del día)',

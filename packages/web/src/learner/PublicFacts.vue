@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** What the public page says of a course to those who are not in it, or not yet. */
+import { IconArrowRight } from '@tabler/icons-vue';
+import type { CourseView } from '@itinerary/core';
+import { useI18n } from 'vue-i18n';
+import ItemSign from './ItemSign.vue';
+
+defineProps<{ course: CourseView }>();
+const { t, n } = useI18n();
+</script>
+
+<template>
+  <div class="facts">
+    <section v-if="course.outcomes.length > 0">
+      <h3>{{ t('learner.public.outcomes') }}</h3>
+      <ul>
+        <li v-for="outcome in course.outcomes" :key="outcome">
+          <IconArrowRight :size="16" aria-hidden="true" /> {{ outcome }}
+        </li>
+      </ul>
+    </section>
+    <section v-if="course.madeFor">
+      <h3>{{ t('learner.public.madeFor') }}</h3>
+      <p>{{ course.madeFor }}</p>
+    </section>
+    <section v-if="course.hoursAWeek">
+      <h3>{{ t('learner.public.length') }}</h3>
+      <p>{{ t('learner.public.hours', { hours: n(course.hoursAWeek) }) }}</p>
+    </section>
+    <section v-if="course.bringAlong">
+      <h3>{{ t('learner.public.bringAlong') }}</h3>
+      <p>{{ course.bringAlong }}</p>
+    </section>
+    <section v-if="course.samples.length > 0">
+      <h3>{{ t('learner.public.samples') }}</h3>
+      <ul>
+        <li v-for="item in course.samples" :key="item.id">
+          <ItemSign :kind="item.kind" />
+          <RouterLink :to="`/courses/${course.id}/items/${item.id}`">{{ item.title }}</RouterLink>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.facts {
+  display: grid;
+  gap: 16px;
+  margin-top: 18px;
+}
+
+h3 {
+  font-size: 16px;
+}
+
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 30px;
+}
+
+li svg {
+  flex: none;
+  color: var(--route);
+}
+
+p {
+  white-space: pre-line;
+}
+</style>

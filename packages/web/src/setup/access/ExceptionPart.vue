@@ -1,0 +1,335 @@
+<script setup lang="ts">
+/** Other moments for a class, a group or a person: all in one place. */
+import { IconPlus, IconX } from '@tabler/icons-vue';
+import type { MembersAnswer, OwnMomentsAnswer } from '@itinerary/contract';
+import { allLivingItems, findNode, livingSections, momentsOf, ownPlan } from '@itinerary/core';
+import type { Exception, FieldValue, PlannedMoment, Viewer } from '@itinerary/core';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ask, path } from '../../api/client.ts';
+import { useProblemSentence } from '../../app/problems.ts';
+import { momentWords } from '../../learner/moment-words.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import DialogBox from '../../ui/DialogBox.vue';
+import IconButton from '../../ui/IconButton.vue';
+import MomentForm from '../outline/MomentForm.vue';
+import { useWhyWords } from './why-words.ts';
+
+defineProps<{ readonly: boolean }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const sentence = useProblemSentence();
+const words = useWhyWords();
+const course = computed(() => plan.course!);
+
+const members = shallowRef<MembersAnswer['members']>([]);
+const persons = shallowRef<OwnMomentsAnswer['exceptions']>([]);
+const failure = ref<string | null>(null);
+
+async function attempt(work: () => Promise<void>): Promise<boolean> {
+  failure.value = null;
+  try {
+    await work();
+    return true;
+  } catch (error) {
+    failure.value = sentence(error);
+    return false;
+  }
+}
+onMounted(() =>
+  attempt(async () => {
+    const { members: all } = await ask<MembersAnswer>(path`/api/courses/${course.value.id}/members`);
+    members.value = all.filter(({ role }) => role === 'learner');
+    const own = await ask<OwnMomentsAnswer>(path`/api/courses/${course.value.id}/exceptions`);
+    persons.value = own.exceptions;
+  }),
+);
+
+const FIELDS = ['opens', 'due', 'until'] as const;
+type Field = (typeof FIELDS)[number];
+interface Line {
+  readonly id: string;
+  readonly of: 'group' | 'person';
+  readonly who: string;
+  readonly node: string;
+  readonly moments: readonly { readonly field: Field; readonly words: string }[];
+}
+
+/** What the moments come to for exactly them. */
+function momentsFor(viewer: Viewer, node: string, one: Pick<Exception, Field>): Line['moments'] {
+  const own = ownPlan(course.value, viewer, Date.parse(session.now()));
+  const resolved = momentsOf(own, node);
+  return FIELDS.filter((field) => one[field] !== null).map((field) => {
+    const at = resolved[field];
+    const known =
+      at?.kind === 'at' ? momentWords(at, locale.value, session.today) : t('setup.access.exceptions.undated');
+    return { field, words: known };
+  });
+}
+const learner = { role: 'learner' as const, institutionStaff: false };
+const lines = computed<readonly Line[]>(() => [
+  ...Object.entries(course.value.exceptions).map(([id, one]): Line => ({
+    id,
+    of: 'group',
+    who: course.value.groups[one.for]?.name ?? t('setup.access.exceptions.goneGroup'),
+    node: one.node,
+    moments: momentsFor({ ...learner, groups: [one.for] }, one.node, one),
+  })),
+  ...persons.value.map((one): Line => ({
+    id: one.id,
+    of: 'person',
+    who: one.name,
+    node: one.node,
+    moments: momentsFor({ ...learner, exceptions: [one] }, one.node, one),
+  })),
+]);
+
+async function remove(line: Line): Promise<void> {
+  if (line.of === 'group') {
+    const was = (course.value.exceptions[line.id] ?? null) as FieldValue;
+    plan.set(course.value.id, `exceptions.${line.id}`, null, was);
+    return;
+  }
+  await attempt(async () => {
+    const answer = await ask<OwnMomentsAnswer>(path`/api/courses/${course.value.id}/exceptions/${line.id}`, {
+      method: 'DELETE',
+    });
+    persons.value = answer.exceptions;
+  });
+}
+
+const isAdding = ref(false);
+const who = ref('');
+const node = ref('');
+const field = ref<Field>('due');
+const moment = ref<PlannedMoment | null>(null);
+
+const nodes = computed(() =>
+  livingSections(course.value)
+    .flatMap((section) => [section, ...allLivingItems(section)])
+    .filter((one) => field.value !== 'due' || 'due' in one)
+    .map(({ id }) => ({ id, title: words.named(id) })),
+);
+function begin(): void {
+  who.value = '';
+  node.value = '';
+  field.value = 'due';
+  moment.value = null;
+  failure.value = null;
+  isAdding.value = true;
+}
+/** It begins with the moment that everybody has. */
+function chosenNode(id: string): void {
+  node.value = id;
+  const found = findNode(course.value, id)?.node;
+  const own = found === undefined ? null : field.value === 'until' ? (found.rule?.until ?? null) : null;
+  const due = found !== undefined && 'due' in found ? found.due : null;
+  moment.value = field.value === 'due' ? due : field.value === 'opens' ? (found?.opens ?? null) : own;
+}
+
+async function save(): Promise<void> {
+  const [kind, id = ''] = who.value.split(' ');
+  if (moment.value === null || node.value === '' || id === '') return;
+  const empty = { opens: null, due: null, until: null };
+  if (kind === 'group') {
+    const same = Object.entries(course.value.exceptions).find(
+      ([, one]) => one.for === id && one.node === node.value,
+    );
+    const before = same?.[1] ?? { for: id, node: node.value, ...empty };
+    const next = { ...before, [field.value]: moment.value, at: Date.parse(session.now()) };
+    const was = (same?.[1] ?? null) as FieldValue;
+    plan.set(course.value.id, `exceptions.${same?.[0] ?? newId()}`, next as FieldValue, was);
+    isAdding.value = false;
+    return;
+  }
+  const same = persons.value.find((one) => one.person === id && one.node === node.value);
+  const before = same ?? empty;
+  const body = {
+    person: id,
+    node: node.value,
+    opens: before.opens,
+    due: before.due,
+    until: before.until,
+    [field.value]: moment.value,
+  };
+  // The node may be new: the server has to have it first.
+  await plan.flush();
+  isAdding.value = !(await attempt(async () => {
+    const answer = await ask<OwnMomentsAnswer>(
+      path`/api/courses/${course.value.id}/exceptions/${same?.id ?? newId()}`,
+      { method: 'PUT', body },
+    );
+    persons.value = answer.exceptions;
+  }));
+}
+const value = (event: Event): string => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <section id="field-exceptions" class="part" aria-labelledby="access-exceptions" tabindex="-1">
+    <h2 id="access-exceptions">{{ t('setup.access.parts.exceptions') }}</h2>
+    <p class="soft">{{ t('setup.access.exceptions.text') }}</p>
+    <table v-if="lines.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">{{ t('setup.access.exceptions.who') }}</th>
+          <th scope="col">{{ t('setup.access.exceptions.what') }}</th>
+          <th scope="col">{{ t('setup.access.exceptions.when') }}</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in lines" :key="line.id">
+          <th scope="row">{{ line.who }}</th>
+          <td>{{ words.named(line.node) }}</td>
+          <td>
+            <span v-for="one in line.moments" :key="one.field" class="when">
+              {{ t(`setup.access.exceptions.fields.${one.field}`) }}
+              <span class="figures">{{ one.words }}</span>
+            </span>
+          </td>
+          <td>
+            <IconButton
+              v-if="!readonly"
+              :icon="IconX"
+              :label="t('setup.access.exceptions.remove', { name: line.who, title: words.named(line.node) })"
+              @click="remove(line)"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <button v-if="!readonly" class="button small" type="button" @click="begin">
+      <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.exceptions.add') }}
+    </button>
+    <p v-if="failure && !isAdding" class="failure" role="alert">{{ failure }}</p>
+    <DialogBox v-model="isAdding" :title="t('setup.access.exceptions.add')" :width="620">
+      <div class="fields">
+        <label>
+          <span class="soft">{{ t('setup.access.exceptions.who') }}</span>
+          <select v-model="who">
+            <option value="" disabled>–</option>
+            <optgroup :label="t('setup.access.parts.groups')">
+              <option v-for="(group, id) in course.groups" :key="id" :value="`group ${id}`">
+                {{ group.name }}
+              </option>
+            </optgroup>
+            <optgroup :label="t('setup.seeing.onTheCourse')">
+              <option v-for="one in members" :key="one.person" :value="`person ${one.person}`">
+                {{ one.name }}
+              </option>
+            </optgroup>
+          </select>
+        </label>
+        <label>
+          <span class="soft">{{ t('setup.access.exceptions.field') }}</span>
+          <select
+            :value="field"
+            @change="
+              field = value($event) as Field;
+              chosenNode('');
+            "
+          >
+            <option v-for="one in FIELDS" :key="one" :value="one">
+              {{ t(`setup.access.exceptions.fields.${one}`) }}
+            </option>
+          </select>
+        </label>
+        <label class="wide">
+          <span class="soft">{{ t('setup.access.exceptions.what') }}</span>
+          <select :value="node" @change="chosenNode(value($event))">
+            <option value="" disabled>–</option>
+            <option v-for="one in nodes" :key="one.id" :value="one.id">{{ one.title }}</option>
+          </select>
+        </label>
+      </div>
+      <MomentForm v-if="node" :id="node" v-model="moment" :field="field" />
+      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <template #foot>
+        <button class="button" type="button" @click="isAdding = false">{{ t('common.cancel') }}</button>
+        <button
+          class="button main"
+          type="button"
+          :disabled="who === '' || node === '' || moment === null"
+          @click="save"
+        >
+          {{ t('setup.moment.set') }}
+        </button>
+      </template>
+    </DialogBox>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+
+h2 {
+  font-size: 17px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: var(--card);
+}
+
+th,
+td {
+  padding: 6px 10px;
+  border-bottom: 1px solid var(--rule);
+  text-align: start;
+}
+
+thead th,
+thead td {
+  border-bottom: 2px solid var(--route);
+  font-size: 12.5px;
+}
+
+tbody th {
+  font-weight: 500;
+}
+
+.when {
+  display: block;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+  margin-bottom: 12px;
+}
+
+.wide {
+  grid-column: 1 / -1;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 13px;
+}
+
+select {
+  width: 100%;
+  min-height: 34px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+.failure {
+  color: var(--blocker);
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+/** Who can find the course, who may look without joining, and what the public page says. */
+import { MAX_SUMMARY } from '@itinerary/core';
+import type { Findable, Visitors } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextarea } from 'vuetify/components/VTextarea';
+import { ask, path } from '../../api/client.ts';
+import { useProblemSentence } from '../../app/problems.ts';
+import { usePlan } from '../../stores/plan.ts';
+import ChoiceTiles from '../../ui/ChoiceTiles.vue';
+import { useDraft } from '../use-draft.ts';
+
+defineProps<{ readonly: boolean }>();
+const { t } = useI18n();
+const plan = usePlan();
+const sentence = useProblemSentence();
+const course = computed(() => plan.course!);
+
+const FIND: readonly Findable[] = ['members', 'here', 'anyone'];
+const VISITORS: readonly Visitors[] = ['off', 'passphrase', 'anyone'];
+const tiles = <Value extends string>(field: 'find' | 'visitors', values: readonly Value[]) =>
+  values.map((value) => ({
+    value,
+    title: t(`setup.access.${field}.${value}`),
+    text: t(`setup.access.${field}Texts.${value}`),
+  }));
+
+const setText = (field: 'madeFor' | 'bringAlong', text: string): void => {
+  plan.set(course.value.id, field, text === '' ? null : text, course.value[field], { typing: true });
+};
+const madeFor = useDraft(
+  () => course.value.madeFor ?? '',
+  (text) => setText('madeFor', text),
+);
+const bringAlong = useDraft(
+  () => course.value.bringAlong ?? '',
+  (text) => setText('bringAlong', text),
+);
+
+const typed = ref('');
+const failure = ref<string | null>(null);
+async function setPassphrase(passphrase: string | null): Promise<void> {
+  failure.value = null;
+  try {
+    const answer = await ask<{ passphrase: 'none' | 'easy' | 'good' }>(
+      path`/api/courses/${course.value.id}/passphrase`,
+      { method: 'PUT', body: { passphrase } },
+    );
+    plan.passphrase = answer.passphrase;
+    typed.value = '';
+  } catch (error) {
+    failure.value = sentence(error);
+  }
+}
+</script>
+
+<template>
+  <section class="part" aria-labelledby="access-find">
+    <h2 id="access-find">{{ t('setup.access.parts.find') }}</h2>
+    <div id="field-find" tabindex="-1">
+      <ChoiceTiles
+        :legend="t('setup.access.find.title')"
+        :tiles="tiles('find', FIND)"
+        :chosen="course.find"
+        :disabled="readonly"
+        compact
+        @choose="plan.set(course.id, 'find', $event, course.find)"
+      />
+    </div>
+    <div id="field-visitors" tabindex="-1">
+      <ChoiceTiles
+        :legend="t('setup.access.visitors.title')"
+        :tiles="tiles('visitors', VISITORS)"
+        :chosen="course.visitors"
+        :disabled="readonly"
+        compact
+        @choose="plan.set(course.id, 'visitors', $event, course.visitors)"
+      />
+      <form
+        v-if="course.visitors === 'passphrase'"
+        class="phrase"
+        @submit.prevent="setPassphrase(typed.trim())"
+      >
+        <label>
+          <span class="soft">{{ t(`setup.access.passphrase.${plan.passphrase}`) }}</span>
+          <input v-model="typed" maxlength="200" autocomplete="off" :readonly="readonly" />
+        </label>
+        <button class="button small" type="submit" :disabled="readonly || typed.trim() === ''">
+          {{ t('setup.access.passphrase.set') }}
+        </button>
+        <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      </form>
+    </div>
+    <template v-if="course.find !== 'members'">
+      <p class="soft">{{ t('setup.access.publicPage') }}</p>
+      <VTextarea
+        :model-value="madeFor.draft.value"
+        rows="1"
+        auto-grow
+        hide-details="auto"
+        :maxlength="MAX_SUMMARY"
+        :label="t('learner.public.madeFor')"
+        :readonly="readonly"
+        @update:model-value="madeFor.typed"
+        @blur="madeFor.left"
+      />
+      <VTextarea
+        :model-value="bringAlong.draft.value"
+        rows="1"
+        auto-grow
+        hide-details="auto"
+        :maxlength="MAX_SUMMARY"
+        :label="t('learner.public.bringAlong')"
+        :readonly="readonly"
+        @update:model-value="bringAlong.typed"
+        @blur="bringAlong.left"
+      />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.part {
+  display: grid;
+  gap: 14px;
+}
+
+h2 {
+  font-size: 17px;
+}
+
+.phrase {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+  margin-top: 8px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  min-width: 280px;
+  font-size: 13px;
+}
+
+input {
+  min-height: 34px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+.failure {
+  width: 100%;
+  color: var(--blocker);
+}
+</style>

@@ -1,0 +1,225 @@
+<script setup lang="ts">
+/** Groups and classes, how work is done in them, and whose names learners see. */
+import { IconPlus, IconX } from '@tabler/icons-vue';
+import { allLivingItems, isContent, livingSections } from '@itinerary/core';
+import type { ChangedBy, Edit, FieldValue, Group, GroupWork, Names } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import ChoiceTiles from '../../ui/ChoiceTiles.vue';
+import IconButton from '../../ui/IconButton.vue';
+import { useActs } from '../acts.ts';
+import DraftField from '../DraftField.vue';
+import { useNodeTitle } from '../node-title.ts';
+
+defineProps<{ readonly: boolean }>();
+const { t } = useI18n();
+const plan = usePlan();
+const acts = useActs();
+const titleOf = useNodeTitle();
+const course = computed(() => plan.course!);
+
+const groups = computed(() => Object.entries(course.value.groups).sort(([, a], [, b]) => a.at - b.at));
+const kind = ref<Group['kind']>('group');
+
+function setGroup(id: string, next: Group | null): void {
+  const was = (course.value.groups[id] ?? null) as FieldValue;
+  plan.set(course.value.id, `groups.${id}`, next as FieldValue, was);
+}
+function add(): void {
+  const at = Math.max(0, ...groups.value.map(([, group]) => group.at)) + 1;
+  const count = groups.value.filter(([, group]) => group.kind === kind.value).length + 1;
+  setGroup(newId(), {
+    name: t(`setup.access.groups.new.${kind.value}`, { number: count }),
+    kind: kind.value,
+    at,
+  });
+}
+
+const MODES: readonly GroupWork[] = ['none', 'apart', 'beside'];
+const modeTiles = computed(() =>
+  MODES.map((value) => ({
+    value,
+    title: t(`setup.gates.modes.${value}`),
+    text: t(`setup.access.modeTexts.${value}`),
+  })),
+);
+/** Items with a mode of their own that is not the course's. */
+const differing = computed(() =>
+  livingSections(course.value)
+    .flatMap((section) => allLivingItems(section))
+    .flatMap((item) =>
+      isContent(item) && item.groupWork !== null && item.groupWork !== course.value.groupWork
+        ? [{ id: item.id, mode: item.groupWork }]
+        : [],
+    ),
+);
+function bringIntoLine(): void {
+  const edits = differing.value.map(({ id, mode }): Edit => ({
+    kind: 'set',
+    target: id,
+    field: 'groupWork',
+    value: null,
+    was: mode,
+  }));
+  plan.change(edits);
+}
+
+const NAMES: readonly Names[] = ['everybody', 'class', 'staff'];
+const CHANGED_BY: readonly ChangedBy[] = ['staff', 'learners'];
+const value = (event: Event): string => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <section class="part" aria-labelledby="access-groups">
+    <h2 id="access-groups">{{ t('setup.access.parts.groups') }}</h2>
+    <div id="field-groups" class="list" tabindex="-1">
+      <p v-if="groups.length === 0" class="soft">{{ t('setup.access.groups.none') }}</p>
+      <ul>
+        <li v-for="[id, group] in groups" :key="id">
+          <DraftField
+            :text="group.name"
+            :label="t(`setup.access.groups.kinds.${group.kind}`)"
+            :readonly="readonly"
+            :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
+            maxlength="200"
+            @type="setGroup(id, { ...group, name: $event })"
+          />
+          <span class="figures soft">{{ t('setup.access.groups.size', plan.groupSizes[id] ?? 0) }}</span>
+          <IconButton
+            v-if="!readonly"
+            :icon="IconX"
+            :label="t('setup.access.groups.remove', { name: group.name })"
+            @click="setGroup(id, null)"
+          />
+        </li>
+      </ul>
+      <p v-if="!readonly" class="acts">
+        <select v-model="kind" :aria-label="t('setup.access.groups.kind')">
+          <option value="group">{{ t('setup.access.groups.kinds.group') }}</option>
+          <option value="class">{{ t('setup.access.groups.kinds.class') }}</option>
+        </select>
+        <button class="button small" type="button" @click="add">
+          <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.groups.add') }}
+        </button>
+        <button v-if="groups.length > 0" class="button small" type="button" @click="acts.members">
+          {{ t('setup.access.groups.who') }}
+        </button>
+      </p>
+    </div>
+    <div id="field-groupWork" tabindex="-1">
+      <ChoiceTiles
+        :legend="t('setup.gates.groupWork')"
+        :tiles="modeTiles"
+        :chosen="course.groupWork"
+        :disabled="readonly"
+        compact
+        @choose="plan.set(course.id, 'groupWork', $event, course.groupWork)"
+      />
+      <div v-if="differing.length > 0" class="differing">
+        <p>{{ t('setup.access.differing', differing.length) }}</p>
+        <ul class="names">
+          <li v-for="{ id, mode } in differing" :key="id">
+            {{ titleOf(id) }} <span class="soft">{{ t(`setup.gates.modes.${mode}`) }}</span>
+          </li>
+        </ul>
+        <button v-if="!readonly" class="button small" type="button" @click="bringIntoLine">
+          {{ t('setup.access.intoLine') }}
+        </button>
+      </div>
+    </div>
+    <div class="pair">
+      <label>
+        <span class="soft">{{ t('setup.access.names.title') }}</span>
+        <select
+          :value="course.names"
+          :disabled="readonly"
+          @change="plan.set(course.id, 'names', value($event), course.names)"
+        >
+          <option v-for="one in NAMES" :key="one" :value="one">{{ t(`setup.access.names.${one}`) }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
+        <select
+          :value="course.changedBy"
+          :disabled="readonly"
+          @change="plan.set(course.id, 'changedBy', value($event), course.changedBy)"
+        >
+          <option v-for="one in CHANGED_BY" :key="one" :value="one">
+            {{ t(`setup.access.changedBy.${one}`) }}
+          </option>
+        </select>
+      </label>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.part,
+.list {
+  display: grid;
+  gap: 12px;
+}
+
+h2 {
+  font-size: 17px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.list li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 110px 32px;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+select {
+  min-height: 34px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+.differing {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  margin-top: 8px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--advice);
+  background: var(--card);
+}
+
+.names li {
+  display: inline;
+  margin-inline-end: 12px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 12px;
+}
+
+.pair label {
+  display: grid;
+  gap: 2px;
+  font-size: 13px;
+}
+</style>

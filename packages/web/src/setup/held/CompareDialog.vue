@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/** What learners see and what is held, beside each other, word by word. */
+import { findNode, subtree } from '@itinerary/core';
+import type { CourseNode } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
+import { useTexts } from '../../stores/texts.ts';
+import DialogBox from '../../ui/DialogBox.vue';
+import { wordChanges, wordsOf } from './word-changes.ts';
+import type { Piece } from './word-changes.ts';
+
+const props = defineProps<{ node: CourseNode }>();
+const open = defineModel<boolean>({ required: true });
+const { t } = useI18n();
+const plan = usePlan();
+const texts = useTexts();
+
+interface Compared {
+  readonly id: string;
+  readonly title: readonly Piece[];
+  readonly text: readonly Piece[];
+}
+
+const textOf = (node: CourseNode | undefined): string => {
+  if (node === undefined || !('text' in node)) return '';
+  return wordsOf(texts.read(node.text) ?? '');
+};
+const isChanged = (pieces: readonly Piece[]): boolean => pieces.some(({ kind }) => kind !== 'same');
+
+/** Node by node: those of both, and those of one alone. */
+const compared = computed<readonly Compared[]>(() => {
+  const was = plan.course?.heldBack[props.node.id]?.node;
+  const place = plan.course === null ? null : findNode(plan.course, props.node.id);
+  if (was === undefined || place === null) return [];
+  const living = (node: CourseNode): boolean => !node.removed;
+  const before = new Map(
+    subtree(was)
+      .filter(living)
+      .map((node) => [node.id, node]),
+  );
+  const after = new Map(
+    subtree(place.node)
+      .filter(living)
+      .map((node) => [node.id, node]),
+  );
+  return [...new Set([...before.keys(), ...after.keys()])]
+    .map((id) => ({
+      id,
+      title: wordChanges(before.get(id)?.title ?? '', after.get(id)?.title ?? ''),
+      text: wordChanges(textOf(before.get(id)), textOf(after.get(id))),
+    }))
+    .filter(({ title, text }) => isChanged(title) || isChanged(text));
+});
+</script>
+
+<template>
+  <DialogBox v-model="open" :title="t('setup.held.compareTitle')" :width="760">
+    <p class="soft">{{ t('setup.held.compareText') }}</p>
+    <p v-if="compared.length === 0" class="soft">{{ t('setup.held.nothing') }}</p>
+    <article v-for="one in compared" :key="one.id">
+      <h3>
+        <component
+          :is="piece.kind === 'gone' ? 'del' : piece.kind === 'new' ? 'ins' : 'span'"
+          v-for="(piece, at) in one.title"
+          :key="at"
+          >{{ piece.text }}</component
+        >
+      </h3>
+      <p class="text">
+        <component
+          :is="piece.kind === 'gone' ? 'del' : piece.kind === 'new' ? 'ins' : 'span'"
+          v-for="(piece, at) in one.text"
+          :key="at"
+          >{{ piece.text }}</component
+        >
+      </p>
+    </article>
+    <template #foot>
+      <button class="button" type="button" @click="open = false">{{ t('common.close') }}</button>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+article {
+  margin-top: 12px;
+  padding: 10px 14px;
+  border-top: 3px solid var(--route);
+  background: var(--mist);
+}
+
+h3 {
+  font-size: 16px;
+}
+
+.text {
+  max-width: 68ch;
+  white-space: pre-line;
+}
+
+del {
+  color: var(--blocker);
+}
+
+ins {
+  background: var(--bottle-pale);
+  color: var(--open);
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+}
+</style>

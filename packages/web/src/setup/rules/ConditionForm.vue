@@ -1,0 +1,166 @@
+<script setup lang="ts">
+/** One condition: what it is, and what it names. */
+import { isGroup } from '@itinerary/core';
+import type { Condition } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import MomentForm from '../outline/MomentForm.vue';
+import { useConditionChoices } from './condition-choices.ts';
+import type { ConditionKind } from './condition-choices.ts';
+import GroupForm from './GroupForm.vue';
+
+const props = defineProps<{
+  condition: Condition;
+  node: string;
+  depth: number;
+  kinds: readonly ConditionKind[];
+}>();
+const emit = defineEmits<{ change: [next: Condition] }>();
+const { t } = useI18n();
+const choices = useConditionChoices(() => props.node);
+
+async function become(kind: ConditionKind): Promise<void> {
+  if (kind === 'course') await choices.loadCourses().catch(() => undefined);
+  emit('change', choices.blank(kind));
+}
+const value = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value;
+const item = computed(() => {
+  const { condition } = props;
+  if (condition.kind === 'scored') return condition.item;
+  return condition.kind === 'done' ? (condition.items[0] ?? '') : '';
+});
+
+function chooseItem(id: string): void {
+  const { condition } = props;
+  if (condition.kind === 'scored') emit('change', { ...condition, item: id });
+  // The first is chosen here; further ones are conditions of their own.
+  else if (condition.kind === 'done')
+    emit('change', { ...condition, items: [id, ...condition.items.slice(1)] });
+}
+
+function least(text: string): void {
+  const number = Number(text);
+  if (props.condition.kind === 'scored' && text !== '' && number >= 0 && number <= 100) {
+    emit('change', { ...props.condition, least: number });
+  }
+}
+
+function chooseCourse(id: string): void {
+  const course = choices.courses.value.find((one) => one.id === id);
+  if (course !== undefined) emit('change', { kind: 'course', course: id, title: course.title });
+}
+/** What is named and no longer there stays to be seen. */
+const isGone = computed(() => item.value !== '' && choices.items.value.every(({ id }) => id !== item.value));
+</script>
+
+<template>
+  <div class="condition">
+    <select
+      :aria-label="t('setup.rules_editor.condition')"
+      :value="condition.kind"
+      @change="become(value($event) as ConditionKind)"
+    >
+      <option v-for="kind in kinds" :key="kind" :value="kind">
+        {{ t(`setup.rules_editor.conditions.${kind}`) }}
+      </option>
+    </select>
+    <template v-if="condition.kind === 'done' || condition.kind === 'scored'">
+      <label v-if="condition.kind === 'scored'" class="least">
+        <span class="visually-hidden">{{ t('setup.rules_editor.least') }}</span>
+        <input
+          class="figures"
+          type="number"
+          min="0"
+          max="100"
+          :value="condition.least"
+          @input="least(value($event))"
+        />
+        %
+      </label>
+      <select
+        class="item"
+        :aria-label="t('setup.rules_editor.item')"
+        :value="item"
+        @change="chooseItem(value($event))"
+      >
+        <option v-if="isGone" :value="item">{{ t('setup.rules_editor.gone') }}</option>
+        <option v-for="choice in choices.items.value" :key="choice.id" :value="choice.id">
+          {{ choice.counts ? choice.title : t('setup.rules_editor.uncounted', { title: choice.title }) }}
+        </option>
+      </select>
+      <span v-if="condition.kind === 'done' && condition.items.length > 1" class="soft">
+        {{ t('setup.rules_editor.andMore', condition.items.length - 1) }}
+      </span>
+    </template>
+    <select
+      v-else-if="condition.kind === 'course'"
+      class="item"
+      :aria-label="t('setup.rules_editor.course')"
+      :value="condition.course"
+      @focus="choices.loadCourses().catch(() => undefined)"
+      @change="chooseCourse(value($event))"
+    >
+      <option :value="condition.course">{{ condition.title }}</option>
+      <option
+        v-for="one in choices.courses.value.filter(
+          ({ id }) => condition.kind === 'course' && id !== condition.course,
+        )"
+        :key="one.id"
+        :value="one.id"
+      >
+        {{ one.title }}
+      </option>
+    </select>
+    <div v-else-if="condition.kind === 'from'" class="whole">
+      <MomentForm
+        :id="node"
+        :model-value="condition.moment"
+        field="opens"
+        @update:model-value="$event && emit('change', { kind: 'from', moment: $event })"
+      />
+    </div>
+    <GroupForm
+      v-else-if="isGroup(condition)"
+      class="whole"
+      :model-value="condition"
+      :node="node"
+      :depth="depth + 1"
+      @update:model-value="emit('change', $event)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.condition {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+  min-width: 0;
+}
+
+select,
+input {
+  min-height: 34px;
+  max-width: 100%;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 5px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+.item {
+  flex: 1;
+  min-width: 180px;
+}
+
+.least input {
+  width: 70px;
+}
+
+.whole {
+  width: 100%;
+}
+</style>

@@ -1,0 +1,95 @@
+/** What a condition can be, and the items and courses that it can name. */
+import type { DeskAnswer } from '@itinerary/contract';
+import { allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
+import type { Condition, ConditionGroup, SingleCondition } from '@itinerary/core';
+import { computed, shallowRef } from 'vue';
+import type { ComputedRef, ShallowRef } from 'vue';
+import { ask } from '../../api/client.ts';
+import { usePlan } from '../../stores/plan.ts';
+
+export type ConditionKind = SingleCondition['kind'] | ConditionGroup['kind'];
+
+export interface Choice {
+  readonly id: string;
+  readonly title: string;
+  /** It has a done rule; one without never counts as done. */
+  readonly counts: boolean;
+}
+
+export interface ConditionChoices {
+  readonly kinds: ComputedRef<readonly ConditionKind[]>;
+  readonly items: ComputedRef<readonly Choice[]>;
+  readonly courses: ShallowRef<readonly { readonly id: string; readonly title: string }[]>;
+  /** Asked for when somebody wants to name another course. */
+  readonly loadCourses: () => Promise<void>;
+  readonly first: () => Condition;
+  /** A condition of a kind, with what it names taken from what is there. */
+  readonly blank: (kind: ConditionKind) => Condition;
+}
+
+const courses = shallowRef<readonly { readonly id: string; readonly title: string }[]>([]);
+
+export function useConditionChoices(node: () => string): ConditionChoices {
+  const plan = usePlan();
+  const items = computed(() => {
+    const { course, planned } = plan;
+    if (course === null) return [];
+    return livingSections(course)
+      .flatMap((section) => allLivingItems(section))
+      .filter((item) => isContent(item) && item.id !== node())
+      .map((item): Choice => {
+        const number = planned === null ? null : numberOf(planned, item.id);
+        const counts = 'done' in item && item.done !== null;
+        return { id: item.id, title: [number, item.title].filter(Boolean).join(' '), counts };
+      });
+  });
+  const kinds = computed<readonly ConditionKind[]>(() => [
+    'before',
+    ...(items.value.length > 0 ? (['done', 'scored'] as const) : []),
+    'from',
+    'course',
+    'any',
+    'all',
+  ]);
+  /** Of those that count where there are any, the one that comes before. */
+  const someItem = (): string => {
+    const counted = items.value.filter(({ counts }) => counts);
+    return (counted[0] ?? items.value[0])?.id ?? '';
+  };
+  const blank = (kind: ConditionKind): Condition => {
+    switch (kind) {
+      case 'before':
+        return { kind };
+      case 'done':
+        return { kind, items: [someItem()] };
+      case 'scored':
+        return { kind, item: someItem(), least: 60 };
+      case 'from':
+        return {
+          kind,
+          moment: {
+            kind: 'relative',
+            anchor: { of: 'joining' },
+            shift: { by: 1, unit: 'weeks' },
+            weekday: null,
+            time: null,
+          },
+        };
+      case 'course': {
+        const [course] = courses.value;
+        return { kind, course: course?.id ?? 'none', title: course?.title ?? '–' };
+      }
+      case 'all':
+      case 'any':
+        return { kind, of: [{ kind: 'before' }] };
+    }
+  };
+  async function loadCourses(): Promise<void> {
+    if (courses.value.length > 0) return;
+    const { courses: all } = await ask<DeskAnswer>('/api/desk');
+    courses.value = all
+      .filter(({ id }) => id !== plan.course?.id)
+      .map(({ id, title, code }) => ({ id, title: `${title} (${code})` }));
+  }
+  return { kinds, items, courses, loadCourses, blank, first: () => blank('before') };
+}

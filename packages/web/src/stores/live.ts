@@ -1,0 +1,61 @@
+/**
+ * What the server tells while a page is open. The tabs of one browser share one stream: the one that holds the lock
+ * listens, and passes on what it hears.
+ */
+import { onBeforeUnmount, onMounted } from 'vue';
+
+export type Heard =
+  { readonly kind: 'look' } | { readonly kind: 'course'; readonly id: string; readonly seq: number };
+
+const CHANNEL = 'itinerary.live';
+const listeners = new Set<(heard: Heard) => void>();
+let isStarted = false;
+
+function hear(heard: Heard): void {
+  listeners.forEach((listener) => listener(heard));
+}
+
+/** A browser reconnects by itself; what was missed meanwhile is asked for when it has. */
+function listen(channel: BroadcastChannel): Promise<void> {
+  const tell = (heard: Heard): void => {
+    hear(heard);
+    channel.postMessage(heard);
+  };
+  const source = new EventSource('/api/events');
+  let isFirst = true;
+  source.addEventListener('ready', () => {
+    if (!isFirst) tell({ kind: 'look' });
+    isFirst = false;
+  });
+  source.addEventListener('look', () => tell({ kind: 'look' }));
+  source.addEventListener('course', (event) => {
+    const { id, seq } = JSON.parse((event as MessageEvent<string>).data) as { id: string; seq: number };
+    tell({ kind: 'course', id, seq });
+  });
+  // Signed out, there is nothing to hear; the next page that is opened tries again.
+  return new Promise((resolve) => {
+    source.addEventListener('error', () => {
+      if (source.readyState !== EventSource.CLOSED) return;
+      isStarted = false;
+      resolve();
+    });
+  });
+}
+
+function start(): void {
+  if (isStarted || typeof EventSource === 'undefined' || typeof BroadcastChannel === 'undefined') return;
+  isStarted = true;
+  const channel = new BroadcastChannel(CHANNEL);
+  channel.addEventListener('message', ({ data }: MessageEvent<Heard>) => hear(data));
+  if ('locks' in navigator) void navigator.locks.request(CHANNEL, () => listen(channel));
+  else void listen(channel);
+}
+
+/** Calls back while the component is there. */
+export function useLive(listener: (heard: Heard) => void): void {
+  onMounted(() => {
+    listeners.add(listener);
+    start();
+  });
+  onBeforeUnmount(() => listeners.delete(listener));
+}
