@@ -50,6 +50,16 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(page.getByRole('heading', { name: stop, level: 1 })).toBeVisible();
         await clean(page, stop);
       }
+      const pane = page.getByRole('complementary', { name: 'What a learner sees' });
+      await page.getByRole('button', { name: 'See as …' }).click();
+      await expect(pane.getByRole('combobox', { name: 'See as …' })).toBeVisible();
+      await clean(page, 'see as');
+      await pane.getByRole('button', { name: /What they don’t get/ }).click();
+      await clean(page, 'what they do not get');
+      await pane.getByRole('button', { name: 'See it at full size' }).click();
+      await page.getByRole('button', { name: 'Keep this beside, and compare' }).click();
+      await clean(page, 'two beside each other');
+      await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
       await page.getByRole('button', { name: /^Members/ }).click();
       await expect(page.getByRole('checkbox').first()).toBeVisible();
       await clean(page, 'members');
@@ -87,6 +97,15 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await text.getByRole('columnheader').first().click();
       await expect(page.getByRole('toolbar', { name: 'Tools for the table' })).toBeVisible();
       await clean(page, 'table');
+      await page.getByRole('button', { name: /Change this sentence/ }).click();
+      const dialog = page.getByRole('dialog');
+      await dialog.getByText('From a moment on').click();
+      await dialog.getByText('Until a moment').click();
+      await dialog.getByRole('button', { name: 'One more condition' }).click();
+      await dialog.getByLabel('What it waits for').selectOption('any of several');
+      await clean(page, 'an opening rule');
+      await dialog.getByRole('button', { name: 'Cancel' }).click();
+      await expect(dialog).toHaveCount(0);
       await page.getByRole('button', { name: 'Close' }).click();
       for (const name of ['Copy unit', 'All work', 'Load', 'Numbers, reading']) {
         await page.getByRole('button', { name }).click();

@@ -85,3 +85,29 @@ async function post<T>(request: APIRequestContext, path: string, data: unknown):
 export async function allSaved(page: Page): Promise<void> {
   await expect(page.locator('.save-state')).toHaveText(/^(Saved 09:42|All saved)$/);
 }
+
+/** Puts somebody on a course as a learner; returns their id. */
+export async function addLearner(page: Page, id: string, find: string): Promise<string> {
+  const found = (await (await page.request.get(`/api/courses/${id}/candidates?find=${find}`)).json()) as {
+    people: { id: string }[];
+  };
+  const people = found.people.map((one) => one.id);
+  await post(page.request, `/api/courses/${id}/members`, { people, role: 'learner' });
+  return people[0] ?? '';
+}
+
+interface Setting {
+  readonly kind: 'set';
+  readonly target: string;
+  readonly field: string;
+  readonly value: unknown;
+  readonly was: unknown;
+}
+
+export function setting(target: string, field: string, value: unknown, was: unknown = null): Setting {
+  return { kind: 'set', target, field, value, was };
+}
+
+export async function goLive(page: Page, id: string): Promise<void> {
+  await send(page, id, [{ id: 'go-live', edits: [setting(id, 'state', 'live', 'draft')] }]);
+}

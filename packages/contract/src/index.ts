@@ -31,4 +31,10 @@ export type {
   UploadAnswer,
 } from './courses.ts';
 export { newCourseSchema } from './courses.ts';
-export type { ClassmatesAnswer, Neighbour, ReadCourseAnswer, ReadItemAnswer } from './learner.ts';
+export type {
+  ClassmatesAnswer,
+  Neighbour,
+  PageTextAnswer,
+  ReadCourseAnswer,
+  ReadItemAnswer,
+} from './learner.ts';

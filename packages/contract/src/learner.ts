@@ -5,7 +5,10 @@ import {
   fileSchema,
   formatSchema,
   ITEM_KINDS,
+  MAX_TEXT,
   paceSchema,
+  storableSchema,
+  textHashSchema,
   timeSchema,
 } from '@itinerary/core';
 import type { CourseView, ItemView, SectionView, WaitView } from '@itinerary/core';
@@ -181,6 +184,8 @@ export const readItemSchema = z.object({
   section: bareSectionSchema.nullable(),
   item: itemViewSchema,
   html: z.string().nullable(),
+  /** Its words are this reader's to change. */
+  mayChange: z.boolean(),
   previous: neighbourSchema,
   next: neighbourSchema,
 });
@@ -199,6 +204,7 @@ export interface ReadItemAnswer {
   readonly section: Omit<SectionView, 'items'> | null;
   readonly item: ItemView;
   readonly html: string | null;
+  readonly mayChange: boolean;
   readonly previous: Neighbour | null;
   readonly next: Neighbour | null;
 }
@@ -217,3 +223,14 @@ export interface ClassmatesAnswer {
 }
 
 export const visitSchema = z.strictObject({ passphrase: z.string().min(1).max(200) });
+
+/** The words of a page as they are kept, and their hash. */
+export const pageTextSchema = z.object({ html: z.string(), hash: textHashSchema.nullable() });
+export interface PageTextAnswer {
+  readonly html: string;
+  readonly hash: string | null;
+}
+export const pageWordsSchema = z.strictObject({
+  html: storableSchema.max(MAX_TEXT),
+  was: textHashSchema.nullable(),
+});

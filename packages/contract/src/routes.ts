@@ -17,7 +17,14 @@ import {
   textAnswerSchema,
   uploadAnswerSchema,
 } from './courses.ts';
-import { classmatesSchema, readCourseSchema, readItemSchema, visitSchema } from './learner.ts';
+import {
+  classmatesSchema,
+  pageTextSchema,
+  pageWordsSchema,
+  readCourseSchema,
+  readItemSchema,
+  visitSchema,
+} from './learner.ts';
 import {
   addMembersSchema,
   demoPeopleSchema,
@@ -336,6 +343,25 @@ export const ROUTES = {
     params: course,
     status: 200,
     answer: classmatesSchema,
+  },
+  pageText: {
+    method: 'get',
+    path: '/api/learn/{course}/items/{item}/text',
+    access: 'read',
+    summary: 'The words of a page that learners may change, as they are kept',
+    params: course.extend({ item: pathId }),
+    status: 200,
+    answer: pageTextSchema,
+  },
+  changePage: {
+    method: 'put',
+    path: '/api/learn/{course}/items/{item}/text',
+    access: 'read',
+    summary: 'Change the words of a page, where its learners may',
+    params: course.extend({ item: pathId }),
+    body: pageWordsSchema,
+    status: 200,
+    answer: pageTextSchema,
   },
   tick: {
     method: 'put',

@@ -1,22 +1,17 @@
 /** Server-sent events: what has changed for somebody, by a change and by a moment that comes. */
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { Clock } from '../src/config/clock.ts';
+import { runningClock } from '../src/config/clock.ts';
 import { courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
 let ids: Readonly<Record<string, string>>;
 const START = Date.parse('2027-02-16T09:41:52.000Z');
-/** A clock that runs from the demo's moment on. */
-function runningClock(): Clock {
-  const begun = Date.now();
-  return { now: () => new Date(START + Date.now() - begun).toISOString(), stands: false };
-}
 
 const readers: { close: () => void }[] = [];
 
 beforeEach(async () => {
-  server = await testServer({ clock: runningClock() });
+  server = await testServer({ clock: runningClock(new Date(START).toISOString()) });
   ids = await courseIds(server);
 });
 afterEach(async () => {

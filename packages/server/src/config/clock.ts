@@ -8,12 +8,23 @@ export interface Clock {
 
 export const systemClock: Clock = { now: () => new Date().toISOString(), stands: false };
 
-/** A clock that stands at an instant, for tests, pictures and demonstrations. */
-export function standingClock(instant: string): Clock {
+function read(instant: string): Date {
   const parsed = new Date(instant);
   if (Number.isNaN(parsed.getTime())) {
     throw new Error(`ITINERARY_NOW is "${instant}"; expected an instant such as 2027-02-16T09:00:00Z`);
   }
-  const iso = parsed.toISOString();
+  return parsed;
+}
+
+/** A clock that stands at an instant, for tests, pictures and demonstrations. */
+export function standingClock(instant: string): Clock {
+  const iso = read(instant).toISOString();
   return { now: () => iso, stands: true };
+}
+
+/** A clock that goes on from an instant: for watching what comes by itself. */
+export function runningClock(instant: string): Clock {
+  const start = read(instant).getTime();
+  const begun = performance.now();
+  return { now: () => new Date(start + performance.now() - begun).toISOString(), stands: false };
 }

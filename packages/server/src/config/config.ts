@@ -1,7 +1,7 @@
 /** Settings of one server process, from the environment. */
 import { join } from 'node:path';
 import type { Clock } from './clock.ts';
-import { standingClock, systemClock } from './clock.ts';
+import { runningClock, standingClock, systemClock } from './clock.ts';
 
 export interface Config {
   readonly port: number;
@@ -33,12 +33,20 @@ export function readConfig(env: Environment): Config {
     databaseUrl: required(env, 'DATABASE_URL'),
     sessionSecret: required(env, 'SESSION_SECRET'),
     demo: env['ITINERARY_DEMO'] === '1',
-    clock: now === undefined || now === '' ? systemClock : standingClock(now),
+    clock: clockOf(now, env['ITINERARY_CLOCK']),
     webFolder: env['ITINERARY_WEB'] ?? null,
     filesFolder: filesFolderOf(env),
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secure: env['ITINERARY_SECURE'] === '1',
   };
+}
+
+function clockOf(now: string | undefined, way: string | undefined): Clock {
+  if (way !== undefined && way !== '' && way !== 'stands' && way !== 'runs') {
+    throw new Error(`ITINERARY_CLOCK is "${way}"; expected stands or runs`);
+  }
+  if (now === undefined || now === '') return systemClock;
+  return way === 'runs' ? runningClock(now) : standingClock(now);
 }
 
 /** Where uploaded files lie. */

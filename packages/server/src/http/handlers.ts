@@ -18,6 +18,7 @@ import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
 import { addMembers, candidates, members, removeMember, setMemberGroups } from '../usecases/members.ts';
 import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/own-moments.ts';
+import { changePage, pageText } from '../usecases/page-words.ts';
 import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/passphrase.ts';
 import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
 import { signIn } from '../usecases/sign-in.ts';
@@ -204,6 +205,12 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
       await noteOpened(em, loaded.course, { personId: person.id, viewer }, item, now);
     }
     return readItem(em, loaded.course, viewer, item, now);
+  },
+  pageText: ({ em, reader: { loaded, viewer }, params, now }) =>
+    pageText(em, loaded.course, viewer, params['item'] as string, now),
+  changePage: ({ em, reader: { loaded, viewer, person }, params, body, now }) => {
+    if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+    return changePage(em, loaded.course, { person, viewer }, params['item'] as string, body, now);
   },
   tick: (call) => ticked(call, true),
   untick: (call) => ticked(call, false),

@@ -13,6 +13,7 @@ import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinera
 import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from './failure.ts';
+import { mayChangePage } from './page-words.ts';
 import { textReader } from './texts.ts';
 
 function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
@@ -71,6 +72,7 @@ export async function readItem(
     section: here.section === null ? null : withoutItems(here.section),
     item: here.item,
     html: await textReader(em, view).read(itemText(own, itemId), itemId),
+    mayChange: mayChangePage(course, viewer, itemId, now),
     previous: neighbour(readable[at - 1]),
     next: at < 0 ? null : neighbour(readable[at + 1]),
   };

@@ -51,6 +51,9 @@ const opening = computed(() => {
   };
 });
 
+/** The same from day to day, so that a day later no line is drawn again that says the same. */
+const inYear = computed(() => `${props.today.slice(0, 4)}-01-01`);
+
 const status = computed(() => {
   const { now, firstDay, state } = props.course;
   if (state === 'archived') return t('learner.now.archived');
@@ -154,7 +157,8 @@ const standing = computed(() => {
               v-if="'section' in stop"
               :key="stop.section.id"
               :section="stop.section"
-              :today="today"
+              :today="inYear"
+              :is-past="stop.section.days !== null && stop.section.days.last < today"
               :level="level === 1 ? 2 : 3"
               :stands-open="standing.has(stop.section.id)"
               :as-index="isIndex"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Neighbour, ReadItemAnswer } from '@itinerary/contract';
-import { computed, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { ask, path } from '../api/client.ts';
 import { setTitle } from '../app/router.ts';
@@ -12,6 +13,11 @@ import ReadingFrame from './ReadingFrame.vue';
 import { useAnswer } from './use-answer.ts';
 import WayButtons from './WayButtons.vue';
 
+/** Few change a page: its editor comes when it is wanted. */
+const PageEditor = defineAsyncComponent(() => import('../page-editor/PageEditor.vue'));
+
+const { t } = useI18n();
+const isChanging = ref(false);
 const route = useRoute();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
@@ -30,6 +36,7 @@ async function tick(done: boolean): Promise<void> {
 const way = (neighbour: Neighbour | null): (Neighbour & { readonly to: string }) | null =>
   neighbour === null ? null : { ...neighbour, to: `/courses/${courseId.value}/items/${neighbour.id}` };
 
+watch(itemId, () => (isChanging.value = false));
 watch(answer, (got) => {
   if (got === null) return;
   setTitle(`${got.item.title} · ${got.course.title}`);
@@ -55,7 +62,24 @@ watch(answer, (got) => {
         :level="1"
         @tick="tick"
       />
+      <PageEditor
+        v-if="isChanging"
+        :course-id="courseId"
+        :item-id="itemId"
+        @done="((isChanging = false), refresh())"
+      />
+      <p v-else-if="answer.mayChange" class="change">
+        <button class="button small" type="button" @click="isChanging = true">
+          {{ t('learner.changePage.begin') }}
+        </button>
+      </p>
       <WayButtons :previous="way(answer.previous)" :next="way(answer.next)" />
     </template>
   </ReadingFrame>
 </template>
+
+<style scoped>
+.change {
+  margin-top: 24px;
+}
+</style>

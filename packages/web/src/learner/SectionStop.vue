@@ -14,7 +14,9 @@ import { sectionTitle } from './titles.ts';
 
 const props = defineProps<{
   section: SectionView;
+  /** Any day of this year: which of them is no matter of how days are written. */
   today: string;
+  isPast: boolean;
   /** Of the section's heading. */
   level: 2 | 3;
   /** Unfolded until somebody folds it. */
@@ -57,7 +59,7 @@ const sentence = computed(() => {
 });
 const state = computed(() => {
   if (props.section.current) return 'current';
-  return props.section.days !== null && props.section.days.last < props.today ? 'past' : 'ahead';
+  return props.isPast ? 'past' : 'ahead';
 });
 /** Only of a week one says "this week". */
 const WEEK_MS = 7 * 86_400_000;

@@ -53,6 +53,16 @@ export default {
     when: 'When',
     takes: 'Takes',
   },
+  changePage: {
+    begin: 'Change this page',
+    label: 'Words of the page',
+    save: 'Keep the change',
+    bold: 'Bold',
+    italic: 'Italic',
+    bullets: 'List',
+    numbers: 'Numbered list',
+    heading: 'Heading',
+  },
   waits: {
     opens: 'Opens {what}.',
     from: 'on {when}',

@@ -53,6 +53,16 @@ export default {
     when: 'Cuándo',
     takes: 'Dura',
   },
+  changePage: {
+    begin: 'Cambiar esta página',
+    label: 'Palabras de la página',
+    save: 'Guardar el cambio',
+    bold: 'Negrita',
+    italic: 'Cursiva',
+    bullets: 'Lista',
+    numbers: 'Lista numerada',
+    heading: 'Título',
+  },
   waits: {
     opens: 'Se abre {what}.',
     from: 'el {when}',

@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/DialogBox.vue';
-import { wordChanges, wordsOf } from './word-changes.ts';
+import { shortened, wordChanges, wordsOf } from './word-changes.ts';
 import type { Piece } from './word-changes.ts';
 
 const props = defineProps<{ node: CourseNode }>();
@@ -70,7 +70,7 @@ const compared = computed<readonly Compared[]>(() => {
       <p class="text">
         <component
           :is="piece.kind === 'gone' ? 'del' : piece.kind === 'new' ? 'ins' : 'span'"
-          v-for="(piece, at) in one.text"
+          v-for="(piece, at) in shortened(one.text)"
           :key="at"
           >{{ piece.text }}</component
         >

@@ -12,7 +12,20 @@ const MOST_WORDS = 2000;
 export function wordsOf(html: string): string {
   const lined = html.replaceAll(/<\/(p|h\d|li|tr|blockquote)>|<br\s*\/?>/g, '\n');
   const document = new DOMParser().parseFromString(lined, 'text/html');
-  return (document.body.textContent ?? '').trim();
+  return (document.body.textContent ?? '').replaceAll(/\s*\n\s*/g, '\n').trim();
+}
+
+/** Of a long passage that stays, only what stands beside a change is of use. */
+const MOST_SAME = 240;
+const BESIDE = 90;
+
+export function shortened(pieces: readonly Piece[]): readonly Piece[] {
+  return pieces.map((one, at) => {
+    if (one.kind !== 'same' || one.text.length <= MOST_SAME) return one;
+    const head = at === 0 ? '' : one.text.slice(0, BESIDE);
+    const tail = at === pieces.length - 1 ? '' : one.text.slice(-BESIDE);
+    return { kind: 'same', text: `${head} … ${tail}` };
+  });
 }
 
 const split = (text: string): readonly string[] => text.match(/\s+|[^\s]+/g) ?? [];
@@ -66,13 +79,37 @@ function compare(a: readonly string[], b: readonly string[]): readonly Piece[] {
   return pieces;
 }
 
+/** Runs of the same kind as one; a space that stays between two changes is part of both. */
 function joined(pieces: readonly Piece[]): readonly Piece[] {
   const whole: Piece[] = [];
-  for (const one of pieces) {
-    if (one.text === '') continue;
+  let gone = '';
+  let come = '';
+  let space = '';
+  const flush = (): void => {
+    if (gone !== '') whole.push({ kind: 'gone', text: gone });
+    if (come !== '') whole.push({ kind: 'new', text: come });
     const last = whole.at(-1);
-    if (last?.kind === one.kind) whole[whole.length - 1] = { ...last, text: last.text + one.text };
-    else whole.push(one);
+    if (space !== '' && last?.kind === 'same') whole[whole.length - 1] = { ...last, text: last.text + space };
+    else if (space !== '') whole.push({ kind: 'same', text: space });
+    gone = come = space = '';
+  };
+  for (const { kind, text } of pieces) {
+    if (text === '') continue;
+    const isChanging = gone !== '' || come !== '';
+    if (kind === 'same' && isChanging && space === '' && /^[^\S\n]+$/.test(text)) space = text;
+    else if (kind === 'same') {
+      flush();
+      space = text;
+      flush();
+    } else {
+      // The space before it was between two changes after all.
+      if (gone !== '') gone += space;
+      if (come !== '') come += space;
+      space = '';
+      if (kind === 'gone') gone += text;
+      else come += text;
+    }
   }
+  flush();
   return whole;
 }

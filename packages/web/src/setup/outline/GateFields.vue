@@ -128,6 +128,18 @@ function hold(): void {
           </option>
         </select>
       </label>
+      <label v-if="node.kind === 'page'">
+        <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
+        <select
+          :value="node.changedBy ?? ''"
+          :disabled="readonly"
+          @change="set('changedBy', orNull(value($event)))"
+        >
+          <option value="">{{ t('setup.gates.asCourse') }}</option>
+          <option value="staff">{{ t('setup.access.changedBy.staff') }}</option>
+          <option value="learners">{{ t('setup.access.changedBy.learners') }}</option>
+        </select>
+      </label>
     </div>
     <div class="checks">
       <CheckField :checked="node.staffOnly" :disabled="readonly" @toggle="set('staffOnly', $event)">
@@ -209,7 +221,7 @@ h3 {
   gap: 8px;
 }
 
-label {
+.pair label {
   display: grid;
   gap: 2px;
   font-size: 12.5px;

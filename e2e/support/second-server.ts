@@ -1,0 +1,41 @@
+/** A second server process on the same database, whose clock is another one. */
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
+
+export interface SecondServer {
+  readonly url: string;
+  readonly stop: () => Promise<void>;
+}
+
+async function freePort(): Promise<number> {
+  const probe = createServer();
+  await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
+  const { port } = probe.address() as AddressInfo;
+  await new Promise((resolve) => probe.close(resolve));
+  return port;
+}
+
+/** @param clock `stands` at `now`, or `runs` on from it. */
+export async function secondServer(now: string, clock: 'stands' | 'runs'): Promise<SecondServer> {
+  const main = process.env['E2E_SERVER'];
+  if (main === undefined) throw new Error('E2E_SERVER is not set; end-to-end tests are run by npm test');
+  const port = await freePort();
+  const env = { ...process.env, PORT: String(port), ITINERARY_NOW: now, ITINERARY_CLOCK: clock };
+  const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise<void>((resolve, reject) => {
+    child.once('exit', (code) => reject(new Error(`the second server ended with ${String(code)}`)));
+    child.stdout.on('data', (said: Buffer) => {
+      if (said.toString().includes('listening at')) resolve();
+    });
+  });
+  return {
+    url: `http://127.0.0.1:${port}`,
+    stop: () =>
+      new Promise((resolve) => {
+        child.removeAllListeners('exit');
+        child.once('exit', () => resolve());
+        child.kill('SIGTERM');
+      }),
+  };
+}
