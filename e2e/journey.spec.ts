@@ -49,6 +49,9 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await stop('Access').click();
     await expect(page.getByRole('row', { name: /^The first minute/ })).toContainText('of 49 items');
     await picture(page, 'setup-access');
+    await page.getByRole('button', { name: 'See as …' }).click();
+    await page.getByLabel('Who has done').selectOption('half of what counts');
+    await picture(page, 'see-as');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
 

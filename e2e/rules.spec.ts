@@ -39,7 +39,8 @@ test('units that open one week after joining, for two who joined ten days apart'
   await dialog.getByRole('radio', { name: 'So long before or after something' }).check();
   await dialog.getByLabel('How many').fill('1');
   await dialog.getByLabel('Of what').selectOption('weeks');
-  await dialog.getByLabel('What', { exact: true }).selectOption({ label: 'the day of joining' });
+  const joining = page.locator('option', { hasText: 'the day of joining' });
+  await dialog.locator('select', { has: joining }).selectOption({ label: 'the day of joining' });
   await dialog.getByRole('button', { name: 'Set it' }).click();
   await allSaved(page);
 

@@ -6,14 +6,14 @@ const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 
 test('a section that does not show is found and cured in three presses', async ({ page }) => {
   await comeInAs(page, INES);
-  const { id, sections } = await ownCourse(page, 'SEE-1');
+  const { id, sections } = await ownCourse(page, 'SEEN-1');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   const second = sections[1] as string;
   await send(page, id, [{ id: 'hide', edits: [setting(second, 'shown', false, true)] }]);
   await page.goto(`/setup/${id}/about`);
   const pane = page.getByRole(preview.role, { name: preview.name });
-  await expect(pane.getByRole('heading', { name: /Course SEE-1/ })).toBeVisible();
+  await expect(pane.getByRole('heading', { name: /Course SEEN-1/ })).toBeVisible();
 
   await page.getByRole('button', { name: 'See as …' }).click();
   await pane.getByRole('button', { name: 'What they don’t get 1' }).click();
@@ -32,7 +32,7 @@ test('the timeline steps through what changes, asks the server for nothing, and 
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id, sections } = await ownCourse(page, 'SEE-2');
+  const { id, sections } = await ownCourse(page, 'SEEN-2');
   const starts = { kind: 'relative', shift: null, weekday: null, time: '10:00' };
   const edits = sections.map((section) =>
     setting(section, 'opens', { ...starts, anchor: { of: 'section', at: 'start', section: null } }),
@@ -74,7 +74,7 @@ test('as a visitor, as somebody passing by, as a real learner, and two beside ea
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'SEE-3');
+  const { id } = await ownCourse(page, 'SEEN-3');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   await page.goto(`/setup/${id}/access`);

@@ -112,7 +112,8 @@ const ALLOWED: Readonly<Record<RouteAccess, readonly (Who | 'nobody')[]>> = {
 
 describe('each role gets what its right says', () => {
   // A stream of events never ends; who gets it is asked in live.test.ts.
-  const apart = new Set<RouteName>(['signOut', 'demoPeople', 'events']);
+  // The words of a page are for learners where the page says so: asked in persons.test.ts.
+  const apart = new Set<RouteName>(['signOut', 'demoPeople', 'events', 'pageText']);
   test.each(all.filter(([name]) => !apart.has(name)))('%s', async (_name, route) => {
     for (const who of WHO) {
       const { status, body } = await call(who, route, ids[LIVE] as string);

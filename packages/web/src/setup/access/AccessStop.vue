@@ -36,6 +36,16 @@ const isByJoining = computed(
     (course.value.dates.format === 'weeks' || course.value.dates.format === 'units'),
 );
 
+const parts = computed(() => [
+  ['access-find', t('setup.access.parts.find')],
+  ['access-dates', t('setup.access.parts.dates')],
+  ['access-moments', t('setup.access.moments')],
+  ['access-rules', t('setup.access.parts.rules')],
+  ['access-groups', t('setup.access.parts.groups')],
+  ['access-exceptions', t('setup.access.parts.exceptions')],
+  ['why-not', t('setup.access.why.title')],
+]);
+
 const SIDES = ['before', 'after'] as const;
 type Side = (typeof SIDES)[number];
 const tiles = (side: Side): { value: Outside; title: string; text: string }[] =>
@@ -80,6 +90,9 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
 
 <template>
   <StopHead stop="access" />
+  <nav class="parts" :aria-label="t('setup.access.onThisPage')">
+    <a v-for="[id, words] in parts" :key="id" :href="`#${id}`">{{ words }}</a>
+  </nav>
   <div class="access">
     <p class="state">
       <strong>{{ t(`setup.bar.states.${state}`) }}</strong>
@@ -101,7 +114,7 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
       />
     </div>
     <FindPart :readonly="isReadonly" />
-    <h2>{{ t('setup.access.parts.dates') }}</h2>
+    <h2 id="access-dates">{{ t('setup.access.parts.dates') }}</h2>
     <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
       <ChoiceTiles
         :legend="t(`setup.access.${side}`)"
@@ -156,6 +169,20 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
 </template>
 
 <style scoped>
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  margin-bottom: 16px;
+  font-size: 13.5px;
+}
+
+.parts a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 24px;
+}
+
 .access {
   display: grid;
   gap: 20px;

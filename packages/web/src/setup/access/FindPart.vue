@@ -98,6 +98,8 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
         :model-value="madeFor.draft.value"
         rows="1"
         auto-grow
+        variant="outlined"
+        density="comfortable"
         hide-details="auto"
         :maxlength="MAX_SUMMARY"
         :label="t('learner.public.madeFor')"
@@ -109,6 +111,8 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
         :model-value="bringAlong.draft.value"
         rows="1"
         auto-grow
+        variant="outlined"
+        density="comfortable"
         hide-details="auto"
         :maxlength="MAX_SUMMARY"
         :label="t('learner.public.bringAlong')"

@@ -62,11 +62,13 @@ function pin(): void {
     </button>
     <template v-else>
       <header>
-        <span class="word">{{ t('setup.preview.seenBy') }}</span>
+        <span :class="marker.isExact.value ? 'visually-hidden' : 'word'">{{
+          t('setup.preview.seenBy')
+        }}</span>
         <button class="chip" type="button" :aria-expanded="isSeeing" @click="isSeeing = !isSeeing">
           <IconUser :size="16" aria-hidden="true" /> <span class="who">{{ who }}</span>
         </button>
-        <span class="chip figures">{{ on }}</span>
+        <span class="chip figures when">{{ on }}</span>
         <span class="spacer" />
         <IconButton :icon="IconArrowsMaximize" :label="t('setup.preview.full')" @click="isFull = true" />
         <IconButton
@@ -168,6 +170,10 @@ header {
 
 button.chip {
   cursor: pointer;
+}
+
+.when {
+  flex: none;
 }
 
 .who {

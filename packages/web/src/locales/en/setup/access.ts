@@ -88,6 +88,7 @@ export default {
     due_after_the_end: 'waits for work due after the course has closed: {waits}.',
   },
   goesLiveOn: 'Go live by itself on',
+  onThisPage: 'On this page',
   noMoment: 'At no set moment',
   goesLive: 'Goes live {when}',
   outside: { closed: 'Closed', look: 'Look only', open: 'Open' },

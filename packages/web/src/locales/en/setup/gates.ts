@@ -19,7 +19,7 @@ export const gates = {
   groupWork: 'Group work',
   modes: { none: 'No groups', apart: 'Kept apart', beside: 'Side by side' },
   staffOnly: 'For staff only: learners never get it',
-  unlisted: 'Not listed: only for whoever has its address',
+  unlisted: 'Not listed: only whoever has the link gets there',
   sample: 'Open before joining, to whoever can find the course',
   audience: 'Only for',
   everybody: 'nobody is chosen, so it is for everybody',

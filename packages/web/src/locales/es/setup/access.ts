@@ -96,6 +96,7 @@ export default {
     due_after_the_end: 'espera una entrega que vence después de que el curso se cierre: {waits}.',
   },
   goesLiveOn: 'Ponerse en marcha por sí mismo el',
+  onThisPage: 'En esta página',
   noMoment: 'En ningún momento fijado',
   goesLive: 'Se pone en marcha {when}',
   outside: { closed: 'Cerrado', look: 'Solo mirar', open: 'Abierto' },

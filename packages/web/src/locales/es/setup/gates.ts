@@ -19,7 +19,7 @@ export const gates = {
   groupWork: 'Trabajo en grupo',
   modes: { none: 'Sin grupos', apart: 'Separados', beside: 'Lado a lado' },
   staffOnly: 'Solo para el equipo: los estudiantes no lo reciben nunca',
-  unlisted: 'Fuera de las listas: solo para quien tenga su dirección',
+  unlisted: 'Fuera de las listas: solo llega quien tenga el enlace',
   sample: 'Abierto antes de entrar, para quien pueda encontrar el curso',
   audience: 'Solo para',
   everybody: 'no se ha elegido a nadie, así que es para todos',
