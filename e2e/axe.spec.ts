@@ -150,6 +150,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.goBack();
       await page.goBack();
       await page.goBack();
+      await page.getByRole('link', { name: 'Who is on this course' }).click();
+      await expect(page.getByRole('heading', { name: 'Members', level: 1 })).toBeVisible();
+      await clean(page, 'members');
+      await page.goBack();
       await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await clean(page, 'guide');

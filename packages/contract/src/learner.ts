@@ -184,6 +184,10 @@ export const readItemSchema = z.object({
   section: bareSectionSchema.nullable(),
   item: itemViewSchema,
   html: z.string().nullable(),
+  /** Who works together in it; null: everybody by themselves. */
+  group: z
+    .object({ mode: z.enum(['apart', 'beside']), own: z.string().nullable(), people: z.array(z.string()) })
+    .nullable(),
   /** Its words are this reader's to change. */
   mayChange: z.boolean(),
   previous: neighbourSchema,
@@ -204,6 +208,13 @@ export interface ReadItemAnswer {
   readonly section: Omit<SectionView, 'items'> | null;
   readonly item: ItemView;
   readonly html: string | null;
+  readonly group: {
+    readonly mode: 'apart' | 'beside';
+    /** The name of one's own group; null: one is in none. */
+    readonly own: string | null;
+    /** Names of those whom one works with. */
+    readonly people: readonly string[];
+  } | null;
   readonly mayChange: boolean;
   readonly previous: Neighbour | null;
   readonly next: Neighbour | null;

@@ -225,6 +225,8 @@ export { accessAt, instantsFor as instantsOf, resolveAccess } from './access/res
 export type { Access, Ahead, NodeAnswers } from './access/resolve.ts';
 export { analyseRules } from './access/analysis.ts';
 export type { Never, NeverBecause, RuleAnalysis } from './access/analysis.ts';
+export { groupWorkOf, mayWith } from './access/group-work.ts';
+export type { InGroup } from './access/group-work.ts';
 export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';

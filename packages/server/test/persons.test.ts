@@ -186,3 +186,26 @@ test('a page that learners may change is changed with what they saw, and not ove
   const late = await learner.put(at).send({ html: '<p>Other words.</p>', was: null });
   expect([late.status, (late.body as { code: string }).code]).toEqual([409, 'out_of_step']);
 });
+
+test('where work is in groups, a learner is told whom they work with, and nobody else is', async () => {
+  interface Read {
+    group: { mode: string; own: string | null; people: string[] } | null;
+  }
+  const group = async (agent: Agent): Promise<Read['group']> =>
+    ((await agent.get(`/api/learn/${id}/items/${work}`)).body as Read).group;
+  expect(await group(learner)).toBeNull();
+  await change([{ kind: 'set', target: id, field: 'groupWork', value: 'apart', was: 'none' }]);
+  // Noor is in a class now, and in no boat.
+  expect(await group(learner)).toEqual({ mode: 'apart', own: null, people: [] });
+  await instructor
+    .put(`/api/courses/${id}/members/${noor}/groups`)
+    .send({ groups: ['boat-avocet'] })
+    .expect(200);
+  const told = await group(learner);
+  expect(told).toMatchObject({ mode: 'apart', own: 'Boat Avocet' });
+  expect(told?.people).toHaveLength(12);
+  expect(told?.people).toContain('Noor Rahimi');
+  expect(await group(instructor)).toBeNull();
+  await change([{ kind: 'set', target: work, field: 'groupWork', value: 'none', was: null }]);
+  expect(await group(learner)).toBeNull();
+});

@@ -14,6 +14,7 @@ import { smallCourse } from '../../core/test/arbitraries.ts';
 import { gridTemplate } from '../src/setup/outline/columns.ts';
 import { movable, moveByDrop, moveByOne, placeAll } from '../src/setup/outline/moves.ts';
 import { edgeAt } from '../src/setup/outline/row-drag.ts';
+import { marksOf } from '../src/setup/outline/marks.ts';
 import { isNodeRow, outlineRows } from '../src/setup/outline/rows.ts';
 import type { Filter } from '../src/setup/outline/rows.ts';
 import { useSelection } from '../src/setup/outline/selection.ts';
@@ -272,4 +273,19 @@ test('a playing time is written as it is read', () => {
   for (const seconds of [0, 59, 60, 3599, 3600, 86_399])
     expect(readLength(writeLength(seconds))).toBe(seconds);
   expect(writeLength(null)).toBe('');
+});
+
+test('signs of a line say what decides about it besides its moment', () => {
+  const page = newItem('page', { id: 'p', title: 'p' });
+  const rule = {
+    when: { kind: 'all' as const, of: [{ kind: 'before' as const }] },
+    until: null,
+    then: 'look' as const,
+  };
+  expect(marksOf(page, false)).toEqual([]);
+  expect(marksOf({ ...page, rule: { ...rule, when: { kind: 'all', of: [] } } }, false)).toEqual([]);
+  expect(
+    marksOf({ ...page, rule, staffOnly: true, audience: ['k'], listed: false, sample: true }, true),
+  ).toEqual(['held', 'staff', 'rule', 'audience', 'unlisted', 'sample']);
+  expect(marksOf(newSection({ id: 's', inOrder: true }), false)).toEqual(['order']);
 });

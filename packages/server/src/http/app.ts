@@ -10,7 +10,7 @@ import { pinoHttp } from 'pino-http';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
-import { nothingHere } from '../usecases/read-course.ts';
+import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
 import { problemHandler } from './problem.ts';
 import { registerRoutes } from './register.ts';

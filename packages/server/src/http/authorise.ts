@@ -9,7 +9,7 @@ import { PersonRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
-import { nothingHere } from '../usecases/read-course.ts';
+import { nothingHere } from '../usecases/nothing-here.ts';
 import { mayCreateCourses, viewerOf } from '../usecases/viewer.ts';
 import { isVisiting, visit } from './session.ts';
 

@@ -20,7 +20,8 @@ import { addMembers, candidates, members, removeMember, setMemberGroups } from '
 import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/own-moments.ts';
 import { changePage, pageText } from '../usecases/page-words.ts';
 import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/passphrase.ts';
-import { nothingHere, readCourse, readGuide, readItem } from '../usecases/read-course.ts';
+import { readCourse, readGuide, readItem } from '../usecases/read-course.ts';
+import { nothingHere } from '../usecases/nothing-here.ts';
 import { signIn } from '../usecases/sign-in.ts';
 import { takeChanges } from '../usecases/take-changes.ts';
 import { factsOfTexts } from '../usecases/texts.ts';

@@ -1,10 +1,10 @@
 /** Who else is on a course, as far as the course lets a reader see it. */
-import type { ClassmatesAnswer } from '@itinerary/contract';
-import { isReadable, mayPlan, resolveAccess, ROLES } from '@itinerary/core';
+import type { ClassmatesAnswer, ReadItemAnswer } from '@itinerary/contract';
+import { findNode, groupWorkOf, isReadable, mayPlan, mayWith, resolveAccess, ROLES } from '@itinerary/core';
 import type { Course, Role, Viewer } from '@itinerary/core';
 import { MemberGroupRow, MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
-import { nothingHere } from './read-course.ts';
+import { nothingHere } from './nothing-here.ts';
 
 const STAFF: readonly Role[] = ['instructor', 'assistant'];
 
@@ -38,5 +38,31 @@ export async function classmates(
     people: listed.sort(
       (a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || a.name.localeCompare(b.name),
     ),
+  };
+}
+
+/** Whom a learner works with in an item, where it is worked on in groups. */
+export async function groupOf(
+  em: EntityManager,
+  course: Course,
+  viewer: Viewer,
+  itemId: string,
+): Promise<ReadItemAnswer['group']> {
+  const node = findNode(course, itemId)?.node;
+  const mode = node === undefined ? 'none' : groupWorkOf(course, node);
+  if (mode === 'none' || viewer.role !== 'learner') return null;
+  const mine = viewer.groups ?? [];
+  const own = mine.find((id) => course.groups[id]?.kind === 'group');
+  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
+  const rows = await em.find(MemberRow, { courseId: course.id, role: 'learner', leftAt: null });
+  const partners = rows.filter(({ personId }) => {
+    const theirs = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
+    return mayWith(course, mode, mine, theirs) === 'work';
+  });
+  const people = await em.find(PersonRow, { id: { $in: partners.map(({ personId }) => personId) } });
+  return {
+    mode,
+    own: own === undefined ? null : (course.groups[own]?.name ?? null),
+    people: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
   };
 }

@@ -4,7 +4,7 @@ import type { Course, DoneRule, Viewer } from '@itinerary/core';
 import { DeedRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from './failure.ts';
-import { nothingHere } from './read-course.ts';
+import { nothingHere } from './nothing-here.ts';
 
 interface Doer {
   readonly personId: string;

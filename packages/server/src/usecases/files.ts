@@ -9,7 +9,8 @@ import { fileKind } from '../files/file-kind.ts';
 import { BrokenOff, TooLarge } from '../files/file-store.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { Failure } from './failure.ts';
-import { itemText, nothingHere } from './read-course.ts';
+import { itemText } from './read-course.ts';
+import { nothingHere } from './nothing-here.ts';
 
 const MEGABYTE = 1_000_000;
 

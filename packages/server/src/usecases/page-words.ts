@@ -7,7 +7,7 @@ import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { hashText } from '../text/rich-text.ts';
 import { Failure } from './failure.ts';
-import { nothingHere } from './read-course.ts';
+import { nothingHere } from './nothing-here.ts';
 import { takeChanges } from './take-changes.ts';
 
 /** What only the editor of the setup knows how to keep: pictures, formulas, links to items, tables. */

@@ -12,7 +12,8 @@ import {
 import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
-import { Failure } from './failure.ts';
+import { nothingHere } from './nothing-here.ts';
+import { groupOf } from './classmates.ts';
 import { mayChangePage } from './page-words.ts';
 import { textReader } from './texts.ts';
 
@@ -20,10 +21,6 @@ function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
   const view = courseView(course, viewer, now);
   if (view === null) throw nothingHere();
   return view;
-}
-
-export function nothingHere(): Failure {
-  return new Failure('not_found', 'There is nothing here, or nothing that you may see');
 }
 
 export async function readCourse(
@@ -45,7 +42,7 @@ export async function readCourse(
     aroundHtml: around === null ? null : await texts.read(itemText(own, around.id), around.id),
     staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
-    isMember: viewer.role !== null || viewer.institutionStaff,
+    isMember: viewer.role === 'learner' || mayPlan(viewer),
   };
 }
 
@@ -72,6 +69,7 @@ export async function readItem(
     section: here.section === null ? null : withoutItems(here.section),
     item: here.item,
     html: await textReader(em, view).read(itemText(own, itemId), itemId),
+    group: await groupOf(em, own, viewer, itemId),
     mayChange: mayChangePage(course, viewer, itemId, now),
     previous: neighbour(readable[at - 1]),
     next: at < 0 ? null : neighbour(readable[at + 1]),

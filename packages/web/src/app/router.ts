@@ -60,6 +60,12 @@ const routes: RouteRecordRaw[] = [
     meta: { open: true, areas: ['learner'] },
   },
   {
+    path: '/courses/:course/members',
+    name: 'course-members',
+    component: () => import('../learner/MembersPage.vue'),
+    meta: { areas: ['learner'] },
+  },
+  {
     path: '/courses/:course/guide',
     name: 'guide',
     component: () => import('../learner/GuidePage.vue'),

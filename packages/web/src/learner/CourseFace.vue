@@ -22,6 +22,8 @@ const props = defineProps<{
   /** The item to go on with. */
   carryOn: ItemView | null;
   hasBegun: boolean;
+  /** Takes part in it: others' names are for those alone. */
+  isMember?: boolean;
   introductionHtml?: string | null;
   /** Around one item: its text. */
   aroundHtml?: string | null;
@@ -206,6 +208,12 @@ const standing = computed(() => {
           <dt>{{ t('learner.code') }}</dt>
           <dd class="figures">{{ course.code }}</dd>
         </dl>
+        <RouterLink
+          v-if="isLink && isMember && course.access !== 'named'"
+          class="guide"
+          :to="`/courses/${course.id}/members`"
+          >{{ t('learner.members.open') }}</RouterLink
+        >
         <RouterLink
           v-if="isLink && course.access !== 'named'"
           class="guide"

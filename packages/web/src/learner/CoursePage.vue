@@ -58,6 +58,7 @@ watch(answer, (got) => {
       :introduction-html="answer.introductionHtml"
       :around-html="answer.aroundHtml"
       :staff="answer.staff"
+      :is-member="answer.isMember"
       :carry-on="carryOn"
       :has-begun="last !== null && carryOn?.id === last"
       :href-for="hrefFor"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { IconUsersGroup } from '@tabler/icons-vue';
 import type { Neighbour, ReadItemAnswer } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -62,6 +63,18 @@ watch(answer, (got) => {
         :level="1"
         @tick="tick"
       />
+      <p v-if="answer.group" class="group">
+        <IconUsersGroup :size="17" aria-hidden="true" />
+        <span>
+          {{
+            answer.group.own === null
+              ? t('learner.group.none')
+              : t('learner.group.own', { name: answer.group.own })
+          }}
+          <span class="soft">{{ answer.group.people.join(', ') }}</span>
+          {{ t(`learner.group.${answer.group.mode}`) }}
+        </span>
+      </p>
       <PageEditor
         v-if="isChanging"
         :course-id="courseId"
@@ -79,6 +92,15 @@ watch(answer, (got) => {
 </template>
 
 <style scoped>
+.group {
+  display: flex;
+  gap: 8px;
+  max-width: 720px;
+  margin-top: 20px;
+  padding: 8px 12px;
+  background: var(--mist);
+}
+
 .change {
   margin-top: 24px;
 }

@@ -53,6 +53,17 @@ export default {
     when: 'When',
     takes: 'Takes',
   },
+  group: {
+    own: 'You work in {name}:',
+    none: 'This is worked on in groups, and you are in none yet.',
+    apart: 'Only your group sees your work.',
+    beside: 'You can look at the other groups’ work.',
+  },
+  members: {
+    title: 'Members',
+    open: 'Who is on this course',
+    roles: { instructor: 'Instructor', assistant: 'Assistant', learner: 'Learner', visitor: 'Visitor' },
+  },
   changePage: {
     begin: 'Change this page',
     label: 'Words of the page',

@@ -53,6 +53,17 @@ export default {
     when: 'Cuándo',
     takes: 'Dura',
   },
+  group: {
+    own: 'Trabajas en {name}:',
+    none: 'Se trabaja en grupos, y todavía no estás en ninguno.',
+    apart: 'Solo tu grupo ve tu trabajo.',
+    beside: 'Puedes mirar el trabajo de los demás grupos.',
+  },
+  members: {
+    title: 'Miembros',
+    open: 'Quién está en este curso',
+    roles: { instructor: 'Docente', assistant: 'Asistente', learner: 'Estudiante', visitor: 'Visitante' },
+  },
   changePage: {
     begin: 'Cambiar esta página',
     label: 'Palabras de la página',

@@ -25,6 +25,7 @@ import MomentCell from './MomentCell.vue';
 import type { Drop } from './moves.ts';
 import { useRowDrag } from './row-drag.ts';
 import type { ItemRow, SectionRow } from './rows.ts';
+import NodeMarks from './NodeMarks.vue';
 import TitleCell from './TitleCell.vue';
 
 const props = defineProps<{
@@ -162,6 +163,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         @typed="emit('title', $event)"
         @next="emit('next')"
       />
+      <NodeMarks v-if="row.marks.length > 0" :marks="row.marks" />
       <span v-if="!readonly" class="more">
         <button
           v-if="holds"

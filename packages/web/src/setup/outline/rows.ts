@@ -1,5 +1,5 @@
 /** The outline as lines of a timetable. Pure: from the course's plan to what each line shows. */
-import { allLivingItems, isContent, livingItems, namedPauses } from '@itinerary/core';
+import { allLivingItems, isContent, isForLearners, livingItems, namedPauses } from '@itinerary/core';
 import type {
   Accent,
   CoursePlan,
@@ -11,6 +11,8 @@ import type {
   Slot,
   Span,
 } from '@itinerary/core';
+import { marksOf } from './marks.ts';
+import type { NodeMark } from './marks.ts';
 
 interface NodeRow {
   readonly id: string;
@@ -21,6 +23,7 @@ interface NodeRow {
   readonly dim: boolean;
   readonly accent: Accent | null;
   readonly opens: Resolved | null;
+  readonly marks: readonly NodeMark[];
   /** Own minutes of an item, the sum of a section or folder. */
   readonly minutes: number | null;
   readonly folded: boolean;
@@ -81,9 +84,13 @@ export function outlineRows(
       while (pauses[0] !== undefined && pauses[0].first < span.slot.first)
         rows.push(pauses.shift() as PauseLine);
     }
-    const inside = itemRows(planned, folded, filter);
+    const isHeld = (id: string): boolean => Object.hasOwn(plan.course.heldBack, id);
+    const inside = itemRows(planned, folded, filter, isHeld);
     const isFound = filter.isOff || inside.length > 0 || isSectionFound(planned, filter);
-    if (isFound) rows.push(sectionRow(planned, filter.isOff && folded.has(planned.id)), ...inside);
+    if (isFound) {
+      const row = sectionRow(planned, filter.isOff && folded.has(planned.id), isHeld(planned.id));
+      rows.push(row, ...inside);
+    }
   }
   if (!filter.isOff) return rows;
   const spare = plan.spare.map((slot): SpareRow => ({ kind: 'spare', id: `spare-${slot.number}`, slot }));
@@ -99,14 +106,19 @@ function isSectionFound({ section }: SectionPlan, { only, matches }: Filter): bo
   return only === 'all' && matches(section.title ?? '');
 }
 
-function sectionRow({ section, span, number, moments }: SectionPlan, folded: boolean): SectionRow {
+function sectionRow(
+  { section, span, number, moments }: SectionPlan,
+  folded: boolean,
+  isHeld: boolean,
+): SectionRow {
   return {
     kind: 'section',
     id: section.id,
     number,
     title: section.title,
     shown: section.shown,
-    dim: !section.shown,
+    dim: !isForLearners(section),
+    marks: marksOf(section, isHeld),
     accent: section.accent,
     opens: moments.get(section.id)?.opens ?? null,
     minutes: minutesIn(section),
@@ -120,12 +132,13 @@ function itemRows(
   { section, numbers, moments }: SectionPlan,
   folded: ReadonlySet<string>,
   filter: Filter,
+  isHeld: (id: string) => boolean,
 ): readonly ItemRow[] {
   const rows: ItemRow[] = [];
   const visit = (holder: Holder, depth: number, dim: boolean): void => {
     for (const item of livingItems(holder)) {
       const own = moments.get(item.id);
-      const isDim = dim || !item.shown;
+      const isDim = dim || !isForLearners(item);
       const row: ItemRow = {
         kind: 'item',
         id: item.id,
@@ -134,6 +147,7 @@ function itemRows(
         title: item.title,
         shown: item.shown,
         dim: isDim,
+        marks: marksOf(item, isHeld(item.id)),
         accent: item.kind === 'folder' ? item.accent : null,
         opens: own?.opens ?? null,
         minutes: item.kind === 'folder' ? minutesIn(item) : 'minutes' in item ? item.minutes : null,
@@ -148,7 +162,7 @@ function itemRows(
       if (filter.isOff || rows.length > at || isFound(item, row, filter)) rows.splice(at, 0, row);
     }
   };
-  if (!(filter.isOff && folded.has(section.id))) visit(section, 0, !section.shown);
+  if (!(filter.isOff && folded.has(section.id))) visit(section, 0, !isForLearners(section));
   return rows;
 }
 
