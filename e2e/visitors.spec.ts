@@ -1,6 +1,6 @@
 /** Those who are not in a course: its public page, a taste of it, and a visit with the passphrase. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, goLive, INES, ownCourse, send, setting } from './support/people.ts';
+import { allSaved, comeInAs, goLive, INES, KENJI, ownCourse, send, setting } from './support/people.ts';
 
 test('somebody who has not signed in finds the public page, a sample, and with the passphrase the course', async ({
   page,
@@ -42,6 +42,17 @@ test('somebody who has not signed in finds the public page, a sample, and with t
   await stranger.keyboard.press('Enter');
   await expect(stranger.getByRole('link', { name: /Page 1/ }).first()).toBeVisible();
   await expect(stranger.getByText('Who is on this course')).toHaveCount(0);
+
+  // On the desk of somebody here who is not in it, it can be found.
+  const desk = await browser.newContext();
+  const kenji = await desk.newPage();
+  await comeInAs(kenji, KENJI);
+  await kenji
+    .getByRole('region', { name: 'Other courses here, to look at' })
+    .getByRole('link', { name: 'Course VISIT-1' })
+    .click();
+  await expect(kenji.getByText('People who are not afraid of mud.')).toBeVisible();
+  await desk.close();
 
   // On the next visit it is asked for again.
   const again = await browser.newContext();

@@ -43,7 +43,20 @@ export const deskCourseSchema = z.object({
 });
 export type DeskCourse = z.infer<typeof deskCourseSchema>;
 
-export const deskSchema = z.object({ courses: z.array(deskCourseSchema) });
+/** A course that one is not in and can find. */
+export const foundCourseSchema = z.object({
+  id: z.string(),
+  code: z.string(),
+  title: z.string(),
+  firstDay: daySchema.nullable(),
+  lastDay: daySchema.nullable(),
+});
+export type FoundCourse = z.infer<typeof foundCourseSchema>;
+
+export const deskSchema = z.object({
+  courses: z.array(deskCourseSchema),
+  found: z.array(foundCourseSchema),
+});
 export type DeskAnswer = z.infer<typeof deskSchema>;
 
 export const newCourseSchema = z.strictObject({

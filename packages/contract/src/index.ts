@@ -24,6 +24,7 @@ export type {
   CodeAnswer,
   DeskAnswer,
   DeskCourse,
+  FoundCourse,
   NewCourseRequest,
   PlanAnswer,
   ServerRefusal,

@@ -17,12 +17,10 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
     person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...roles.keys()] } };
   const rows = await em.find(CourseRow, where);
   const courses = await loadCourses(em, rows);
+  const ids = courses.map(({ id }) => id);
   const learners = await learnerCounts(em, courses);
   const terms = await termsOf(em, person.institutionId);
-  const texts = await factsOfCourses(
-    em,
-    courses.map(({ id }) => id),
-  );
+  const texts = await factsOfCourses(em, ids);
   const viewerOf = await viewersOf(em, person, courses, now);
   const entries = courses.flatMap((course): DeskCourse[] => {
     const viewer = viewerOf(course.id);
@@ -35,7 +33,34 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
     };
     return [entry(course, viewer, facts)];
   });
-  return { courses: entries.sort(byFirstDay) };
+  return { courses: entries.sort(byFirstDay), found: await found(em, person, ids, now) };
+}
+
+/** Courses of the institution that they are not in and can find; its staff have all of them before them anyway. */
+async function found(
+  em: EntityManager,
+  person: Person,
+  own: readonly string[],
+  now: string,
+): Promise<DeskAnswer['found']> {
+  if (person.kind === 'staff') return [];
+  const named = await em
+    .getConnection()
+    .execute<{ id: string }[]>(
+      `select id from course where institution_id = ? and settings ->> 'find' in ('here', 'anyone')`,
+      [person.institutionId],
+    );
+  const others = named.map(({ id }) => id).filter((id) => !own.includes(id));
+  if (others.length === 0) return [];
+  const courses = await loadCourses(em, await em.find(CourseRow, { id: { $in: others } }));
+  const viewerOf = await viewersOf(em, person, courses, now);
+  return courses
+    .filter((course) => isThere(resolveAccess(course, viewerOf(course.id), now).course))
+    .map((course) => {
+      const { firstDay, lastDay } = planCourse(course);
+      return { id: course.id, code: course.code, title: course.title, firstDay, lastDay };
+    })
+    .sort((a, b) => a.title.localeCompare(b.title) || a.code.localeCompare(b.code));
 }
 
 interface DeskFacts {

@@ -4,6 +4,7 @@ import type { DeskAnswer } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import { formatDays } from '../app/dates.ts';
 import LoadState from '../learner/LoadState.vue';
 import { useAnswer } from '../learner/use-answer.ts';
 import { useLive } from '../stores/live.ts';
@@ -30,6 +31,7 @@ const isShowingHolidays = ref(false);
 const isStaff = computed(() => session.person?.kind === 'staff');
 
 const courses = computed(() => answer.value?.courses ?? []);
+const others = computed(() => answer.value?.found ?? []);
 const shown = computed(() => filterCourses(courses.value, filter.value));
 const planned = computed(() => shown.value.filter(({ mayPlan }) => mayPlan));
 const read = computed(() => shown.value.filter(({ mayPlan }) => !mayPlan));
@@ -98,6 +100,20 @@ const lead = computed(() => {
         <p class="soft">{{ t('desk.noneOpenText') }}</p>
       </template>
     </section>
+    <section v-if="others.length > 0" class="others" aria-labelledby="desk-others">
+      <h2 id="desk-others">{{ t('desk.others') }}</h2>
+      <ul>
+        <li v-for="course in others" :key="course.id">
+          <RouterLink :to="`/courses/${course.id}`">{{ course.title }}</RouterLink>
+          <span class="figures soft">
+            {{ course.code
+            }}<template v-if="course.firstDay && course.lastDay">
+              · {{ formatDays(course.firstDay, course.lastDay, locale, session.today) }}</template
+            >
+          </span>
+        </li>
+      </ul>
+    </section>
   </main>
   <LoadState v-else :state="state" @again="reload" />
   <HolidaysDialog v-if="isStaff" v-model="isShowingHolidays" />
@@ -125,6 +141,26 @@ const lead = computed(() => {
 
 .reading {
   margin: 28px 0 12px;
+}
+
+.others {
+  margin-top: 32px;
+}
+
+.others ul {
+  margin: 10px 0 0;
+  padding: 0;
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+.others li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  justify-content: space-between;
+  padding: 8px 2px;
+  border-bottom: 1px solid var(--rule);
 }
 
 .empty {

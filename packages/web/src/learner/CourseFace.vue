@@ -181,7 +181,11 @@ const standing = computed(() => {
           </template>
         </ol>
       </div>
-      <aside class="about" :aria-label="t('learner.about')">
+      <component
+        :is="level === 1 ? 'aside' : 'div'"
+        class="about"
+        :aria-label="level === 1 ? t('learner.about') : undefined"
+      >
         <component :is="`h${level + 1}`">{{ t('learner.about') }}</component>
         <RichText v-if="descriptionHtml" :html="descriptionHtml" />
         <dl>
@@ -220,7 +224,7 @@ const standing = computed(() => {
           :to="`/courses/${course.id}/guide`"
           >{{ t('learner.guide.open') }}</RouterLink
         >
-      </aside>
+      </component>
     </div>
   </article>
 </template>

@@ -3,6 +3,7 @@ export default {
   nextToStart: 'Next to start: {title}, {when}.',
   count: 'No courses shown | One course shown | {count} courses shown',
   reading: 'Courses you read',
+  others: 'Other courses here, to look at',
   find: 'Find by title, code or tag',
   term: 'Term',
   state: 'State',

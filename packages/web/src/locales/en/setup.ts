@@ -87,6 +87,7 @@ export default {
     further: 'One more is not listed. | {count} more are not listed.',
     noCourse: 'There is no course for them.',
     isOpen: '{title} is open: every layer lets it through.',
+    keptBeside: 'Kept beside: {name}',
     pin: 'Keep this beside, and compare',
     unpin: 'Compare no longer',
   },

@@ -3,6 +3,7 @@ export default {
   nextToStart: 'El próximo en empezar: {title}, {when}.',
   count: 'Ningún curso a la vista | Un curso a la vista | {count} cursos a la vista',
   reading: 'Cursos que sigues',
+  others: 'Otros cursos de aquí, para mirar',
   find: 'Buscar por título, código o etiqueta',
   term: 'Periodo',
   state: 'Estado',

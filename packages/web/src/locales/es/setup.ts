@@ -87,6 +87,7 @@ export default {
     further: 'Falta uno por nombrar. | Faltan {count} por nombrar.',
     noCourse: 'Para esta persona no hay curso.',
     isOpen: '{title} está abierto: todas las capas dejan pasar.',
+    keptBeside: 'Al lado: {name}',
     pin: 'Dejarlo al lado y comparar',
     unpin: 'Dejar de comparar',
   },

@@ -91,18 +91,27 @@ function pin(): void {
     </template>
     <div v-if="open" class="phone">
       <GhostList v-if="side === 'missing' && missing !== null" />
-      <PreviewScreen v-else :viewer="seeing.viewer" :moment="marker.moment.value" />
+      <PreviewScreen
+        v-else
+        :viewer="seeing.viewer"
+        :moment="marker.moment.value"
+        :label="t('setup.preview.title')"
+      />
     </div>
     <VDialog v-model="isFull" :max-width="1180" :aria-label="t('setup.preview.title')">
       <div :class="['wide', { two: seeing.pinned !== null }]">
-        <section v-if="seeing.pinned" class="one" :aria-label="seeing.pinned.name">
+        <div v-if="seeing.pinned" class="one">
           <p class="head figures">{{ seeing.pinned.name }}</p>
-          <PreviewScreen :viewer="seeing.pinned.viewer" :moment="seeing.pinned.moment" />
-        </section>
-        <section class="one" :aria-label="`${who}, ${on}`">
+          <PreviewScreen
+            :viewer="seeing.pinned.viewer"
+            :moment="seeing.pinned.moment"
+            :label="t('setup.seeing.keptBeside', { name: seeing.pinned.name })"
+          />
+        </div>
+        <div class="one">
           <p class="head figures">{{ who }}, {{ on }}</p>
-          <PreviewScreen :viewer="seeing.viewer" :moment="marker.moment.value" />
-        </section>
+          <PreviewScreen :viewer="seeing.viewer" :moment="marker.moment.value" :label="`${who}, ${on}`" />
+        </div>
         <p class="acts">
           <button class="button" type="button" @click="pin">
             <IconPin :size="16" aria-hidden="true" />

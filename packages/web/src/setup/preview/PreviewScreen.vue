@@ -22,6 +22,8 @@ const props = defineProps<{
   viewer: Viewer;
   /** ISO, UTC. */
   moment: string;
+  /** Two may stand beside each other. */
+  label: string;
 }>();
 const { t } = useI18n();
 const plan = usePlan();
@@ -97,7 +99,7 @@ watch(place, (now) => {
 
 <template>
   <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="pointed = null">
-    <div class="screen" tabindex="0" role="region" :aria-label="t('setup.preview.title')">
+    <div class="screen" tabindex="0" role="region" :aria-label="label">
       <div v-if="place" class="page">
         <button class="button small" type="button" @click="reading = null">
           <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
