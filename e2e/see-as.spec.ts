@@ -38,7 +38,7 @@ test('the timeline steps through what changes, asks the server for nothing, and 
     setting(section, 'opens', { ...starts, anchor: { of: 'section', at: 'start', section: null } }),
   );
   await send(page, id, [{ id: 'opens', edits }]);
-  await page.goto(`/setup/${id}/about`);
+  await page.goto(`/setup/${id}/readiness`);
   const pane = page.getByRole(preview.role, { name: preview.name });
   await expect(pane.getByText('Opens Mon 8 Mar 10:00')).toBeVisible();
 

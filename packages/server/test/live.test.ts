@@ -126,4 +126,25 @@ describe('somebody who listens', () => {
     await learner.until('look', 2);
     expect(await desk()).toContain(draft);
   }, 100_000);
+
+  test('is told of what came just before they began to listen', async () => {
+    const draft = ids[DRAFT] as string;
+    const instructor = await signedIn(server, 'instructor');
+    const { people } = (await instructor.get(`/api/courses/${draft}/candidates?find=noor`)).body as {
+      people: { id: string }[];
+    };
+    await instructor
+      .post(`/api/courses/${draft}/members`)
+      .send({ people: people.map(({ id }) => id), role: 'learner' });
+    const { course } = (await instructor.get(`/api/courses/${draft}/plan`)).body as {
+      course: { dates: { zone: string } };
+    };
+    // The minute that has begun: its first moment has passed.
+    const local = new Date(START).toLocaleString('sv-SE', { timeZone: course.dates.zone });
+    const value = { day: local.slice(0, 10), time: local.slice(11, 16) };
+    await change(draft, [{ kind: 'set', target: draft, field: 'goesLive', value, was: null }]);
+    const learner = await listen('learner');
+    await learner.until('look');
+    expect(learner.events.filter(({ event }) => event === 'look')).toHaveLength(1);
+  });
 });

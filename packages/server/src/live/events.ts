@@ -19,6 +19,9 @@ const BEAT_MS = 25_000;
 const LONGEST_MS = 6 * 60 * 60 * 1000;
 /** A moment has passed once its first millisecond has. */
 const AFTER_MS = 5;
+/** A page was asked for a little before it listens: what came between is told as well. */
+const BEFORE_MS = 60_000;
+const AGAIN_MS = 5000;
 
 export interface Listening {
   readonly database: Database;
@@ -33,7 +36,8 @@ interface Standing {
   readonly wait: number | null;
 }
 
-async function standing(em: EntityManager, { person, clock }: Listening): Promise<Standing> {
+/** @param since the instant up to which everything has been told, in milliseconds since 1970-01-01T00:00Z. */
+async function standing(em: EntityManager, { person, clock }: Listening, since: number): Promise<Standing> {
   const now = clock.now();
   const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
   const rows = await em.find(CourseRow, { id: { $in: own.map(({ courseId }) => courseId) } });
@@ -43,9 +47,9 @@ async function standing(em: EntityManager, { person, clock }: Listening): Promis
   const at = Date.parse(now);
   const ahead = courses
     .flatMap((course) => instantsOf(course, viewerOf(course.id), at))
-    .filter((instant) => instant > at);
+    .filter((instant) => instant > since);
   // A clock that stands never gets there.
-  const wait = ahead.length === 0 || clock.stands ? null : Math.min(...ahead) - at;
+  const wait = ahead.length === 0 || clock.stands ? null : Math.max(0, Math.min(...ahead) - at);
   return { viewers, wait };
 }
 
@@ -63,29 +67,41 @@ export async function streamEvents(response: Response, listening: Listening): Pr
   let isOver = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let now: Standing = { viewers: new Map(), wait: null };
-  const settle = async (): Promise<void> => {
+  const clockTime = (): number => Date.parse(listening.clock.now());
+  // What comes while the next moment is looked up must not fall between two stools.
+  let since = clockTime() - BEFORE_MS;
+  const look = (): void => {
+    since = clockTime();
+    send('look', {});
+  };
+  const settleOnce = async (): Promise<void> => {
     clearTimeout(timer);
-    now = await standing(database.em.fork(), listening).catch(() => now);
+    // The database may be away: what is not known is looked at again.
+    const again = (): Standing => ({ ...now, wait: listening.clock.stands ? null : AGAIN_MS });
+    now = await standing(database.em.fork(), listening, since).catch(again);
     if (isOver || now.wait === null) return;
     const isFar = now.wait > LONGEST_MS;
     timer = setTimeout(
       () => {
-        if (!isFar) send('look', {});
+        if (!isFar) look();
         void settle();
       },
       Math.min(now.wait + AFTER_MS, LONGEST_MS),
     );
   };
+  // One after the other, so that there is one timer, and it is that of the last.
+  let settling = Promise.resolve();
+  const settle = (): Promise<void> => (settling = settling.then(settleOnce));
   const stop = notices.listen(({ course, seq }) => {
     const viewer = now.viewers.get(course);
     const isStaff = person.kind === 'staff';
     if (viewer === undefined && !isStaff) {
       // They may have come onto it just now.
-      void settle().then(() => now.viewers.has(course) && send('look', {}));
+      void settle().then(() => now.viewers.has(course) && look());
       return;
     }
     if (isStaff || (viewer !== undefined && mayPlan(viewer))) send('course', { id: course, seq });
-    send('look', {});
+    look();
     void settle();
   });
   const beat = setInterval(() => void response.write(': still here\n\n'), BEAT_MS);
