@@ -7,7 +7,7 @@ import type { CoursePlan, NodeMoments } from '../calendar/course-plan.ts';
 import type { Condition, ConditionGroup } from '../course/access-schema.ts';
 import { isGroup, itemsOfRule } from '../course/rules.ts';
 import type { Course } from '../course/schema.ts';
-import { compileAccess, isInAudience } from './compile.ts';
+import { compileAccess, possibleRows } from './compile.ts';
 import type { Compiled, Row } from './compile.ts';
 import { goesLiveAt } from './course-caps.ts';
 import { onceLive } from './once-live.ts';
@@ -94,9 +94,8 @@ function startOf(course: Course, { joinedAt = null }: Viewer, opensAt: number | 
 
 function reachOf(compiled: Compiled, viewer: Viewer): Reach {
   const { course, plan, rows } = compiled;
-  const groups = viewer.groups ?? [];
+  const possible = possibleRows(rows, viewer.groups ?? []);
   const ways: number[][] = [];
-  const possible: boolean[] = [];
   const before: (string | null)[] = [];
   const beforeInSection: (string | null)[] = [];
   let last: string | null = null;
@@ -105,8 +104,6 @@ function reachOf(compiled: Compiled, viewer: Viewer): Reach {
     const { above } = row;
     if (above < 0) lastInSection = null;
     ways.push([...(above < 0 ? [] : (ways[above] as number[])), at]);
-    const own = row.shut === null && isInAudience(row.audience, groups);
-    possible.push(own && (above < 0 || possible[above] === true));
     before.push(last);
     beforeInSection.push(lastInSection);
     if (possible[at] === true && row.counts) last = lastInSection = row.node.id;

@@ -137,6 +137,16 @@ export function isInAudience(audience: readonly string[], groups: readonly strin
   return audience.length === 0 || audience.some((id) => groups.includes(id));
 }
 
+/** Of each row, whether somebody in these groups can come to get it: neither moment nor rule is asked. */
+export function possibleRows(rows: readonly Row[], groups: readonly string[]): readonly boolean[] {
+  const possible: boolean[] = [];
+  for (const { shut, audience, above } of rows) {
+    const own = shut === null && isInAudience(audience, groups);
+    possible.push(own && (above < 0 || possible[above] === true));
+  }
+  return possible;
+}
+
 /** What each layer of a node says by itself, for one person at one moment. */
 export interface OwnCaps {
   readonly possible: Answer | null;

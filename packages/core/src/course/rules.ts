@@ -24,11 +24,6 @@ export function itemsOfRule(when: ConditionGroup): readonly string[] {
   });
 }
 
-/** How many groups stand in each other, the outermost counted. */
-export function depthOfRule(when: ConditionGroup): number {
-  return 1 + Math.max(0, ...when.of.map((one) => (isGroup(one) ? depthOfRule(one) : 0)));
-}
-
 /** The rule with every single condition replaced; those replaced by null are left out, and groups that empty. */
 export function mapRule(
   rule: OpeningRule,

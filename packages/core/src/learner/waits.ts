@@ -4,7 +4,7 @@
  */
 import { isThere } from '../access/answer.ts';
 import type { Access } from '../access/resolve.ts';
-import { compileAccess, isInAudience } from '../access/compile.ts';
+import { compileAccess, possibleRows } from '../access/compile.ts';
 import type { Viewer } from '../access/roles.ts';
 import { NOTHING_DONE } from '../access/roles.ts';
 import type { CoursePlan, NodeMoments } from '../calendar/course-plan.ts';
@@ -105,14 +105,11 @@ export function waitsOf(node: CourseNode, moments: NodeMoments, reader: WaitRead
 /** The counted item before a node, of those that this person can come to get. */
 function beforeOf(plan: CoursePlan, id: string, viewer: Viewer, inSection: boolean): string | null {
   const { rows } = compileAccess(plan);
-  const groups = viewer.groups ?? [];
-  const possible: boolean[] = [];
+  const possible = possibleRows(rows, viewer.groups ?? []);
   let before: string | null = null;
   for (const [at, row] of rows.entries()) {
     if (row.above < 0 && inSection) before = null;
     if (row.node.id === id) return before;
-    const own = row.shut === null && isInAudience(row.audience, groups);
-    possible[at] = own && (row.above < 0 || possible[row.above] === true);
     if (possible[at] === true && row.counts) before = row.node.id;
   }
   return null;

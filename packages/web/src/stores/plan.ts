@@ -74,6 +74,10 @@ export const usePlan = defineStore('plan', () => {
   const planned = computed<CoursePlan | null>((before) =>
     course.value === null ? null : planCourse(course.value, {}, before ?? null),
   );
+  /** Groups and classes by id, in their order. */
+  const groups = computed(() =>
+    Object.entries(course.value?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at),
+  );
   const term = computed<Term | null>(() => {
     const code = course.value?.term ?? null;
     return session.me?.institution.terms.find((one) => one.code === code) ?? null;
@@ -287,6 +291,7 @@ export const usePlan = defineStore('plan', () => {
   return {
     course,
     planned,
+    groups,
     term,
     found,
     rights,

@@ -20,7 +20,7 @@ const acts = useActs();
 const titleOf = useNodeTitle();
 const course = computed(() => plan.course!);
 
-const groups = computed(() => Object.entries(course.value.groups).sort(([, a], [, b]) => a.at - b.at));
+const groups = computed(() => plan.groups);
 const kind = ref<Group['kind']>('group');
 
 function setGroup(id: string, next: Group | null): void {

@@ -81,7 +81,7 @@ const takeOff = (person: string): Promise<void> =>
     await search();
   });
 
-const groups = computed(() => Object.entries(plan.course?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at));
+const groups = computed(() => plan.groups);
 /** The server has to know of the group first. */
 const toggleGroup = (member: MembersAnswer['members'][number], id: string): Promise<void> =>
   attempt(async () => {

@@ -25,7 +25,7 @@ const set = (field: string, value: FieldValue): void => {
   plan.set(props.node.id, field, value, read(field));
 };
 const has = (field: string): boolean => field in props.node;
-const groups = computed(() => Object.entries(plan.course?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at));
+const groups = computed(() => plan.groups);
 
 /** All names are known to whoever writes the rule. */
 const sentence = computed(() => {

@@ -24,7 +24,7 @@ const ROLES: readonly SeenRole[] = ['learner', 'visitor', 'assistant', 'passer_b
 const chosen = computed(() =>
   seeing.person === null ? `role ${seeing.role}` : `person ${seeing.person.id}`,
 );
-const groups = computed(() => Object.entries(plan.course?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at));
+const groups = computed(() => plan.groups);
 
 onMounted(async () => {
   try {
