@@ -255,3 +255,76 @@ export { waitsOf } from './learner/waits.ts';
 export type { NamedItem, WaitReader, WaitView } from './learner/waits.ts';
 export { ownPlan } from './access/resolve.ts';
 export { isCompleted } from './access/completed.ts';
+export {
+  LANGUAGES,
+  languageSchema,
+  MAX_LABEL,
+  roleNameSchema,
+  wordsIn,
+  wordsSchema,
+} from './course/words-schema.ts';
+export type { Language, RoleName, Words } from './course/words-schema.ts';
+export {
+  AREAS,
+  areaSchema,
+  arriveSchema,
+  FIRST_MENU,
+  MAX_MENU,
+  menuEntrySchema,
+  menuGroupSchema,
+} from './course/menu-schema.ts';
+export type { Area, Arrive, Leads, MenuEntry, MenuGroup } from './course/menu-schema.ts';
+export {
+  isOnlyOnce,
+  MAX_NEXT_DAYS,
+  MAX_PANELS,
+  MOST_ANNOUNCEMENTS_SHOWN,
+  PANEL_KINDS,
+  panelSchema,
+} from './course/home-schema.ts';
+export type { Panel, PanelKind } from './course/home-schema.ts';
+export {
+  announcementSchema,
+  contactSchema,
+  MAX_ANNOUNCEMENTS,
+  MAX_ATTACHMENTS,
+  MAX_CONTACTS,
+} from './course/messages-schema.ts';
+export type { Announcement, Contact } from './course/messages-schema.ts';
+export { coursePictureSchema, headingFaceSchema, lookSchema, MAX_SIDE } from './course/look-schema.ts';
+export type { CoursePicture, HeadingFace, Look } from './course/look-schema.ts';
+export { mapTextHash } from './course/fields.ts';
+export { ownTexts } from './course/file.ts';
+export { institutionPageSchema } from './menu/institution.ts';
+export type { InstitutionPage } from './menu/institution.ts';
+export { areaOpen, isInArea, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
+export type { FaceFacts, MenuAnswer, MenuReason } from './menu/resolve.ts';
+export { hostOf, menuView } from './menu/view.ts';
+export type { MenuGroupView, MenuItemView, MenuView } from './menu/view.ts';
+export { arrivalAt } from './menu/arrive.ts';
+export type { Arrival, Visits } from './menu/arrive.ts';
+export { reordered, setEntry } from './menu/edits.ts';
+export { compareMenus, takeOver } from './menu/compare.ts';
+export type { Menu, MenuDifference } from './menu/compare.ts';
+export { offeredEntries, placeOf } from './menu/offered.ts';
+export { homeView, panelEntries, resolveHome } from './home/resolve.ts';
+export type { HomeView, PanelAnswer, PanelReason, PanelView } from './home/resolve.ts';
+export type { AheadView, WeekView } from './home/ahead.ts';
+export { announcementsAt, datedAnnouncements, homeStandings } from './messages/announcements.ts';
+export type { DatedAnnouncement, Standing } from './messages/announcements.ts';
+export { announcementView } from './messages/announcement-view.ts';
+export type { AnnouncementView } from './messages/announcement-view.ts';
+export { contactsOf } from './messages/contacts.ts';
+export type { ContactView, StaffProfile } from './messages/contacts.ts';
+export { shareOf } from './progress/share.ts';
+export type { Share } from './progress/share.ts';
+export { COLOURS, LEAST_CONTRAST, PAIRS } from './look/colours.ts';
+export type { ColourName, Pair, Palette } from './look/colours.ts';
+export { contrastOf } from './look/contrast.ts';
+export { themeOf } from './look/theme.ts';
+export type { Theme } from './look/theme.ts';
+export { PRESETS } from './look/presets.ts';
+export type { PresetName } from './look/presets.ts';
+export { cropOf, FRAMES } from './look/crop.ts';
+export type { Crop, Frame } from './look/crop.ts';
+export { momentOfCourse } from './calendar/course-plan.ts';

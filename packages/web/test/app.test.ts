@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { problemCodes } from '@itinerary/contract';
-import { RULES } from '@itinerary/core';
+import { PAIRS, RULES } from '@itinerary/core';
+import type { Palette } from '@itinerary/core';
 import {
   formatDay,
   formatDays,
@@ -13,8 +14,7 @@ import {
   dayIn,
   weekdayName,
 } from '../src/app/dates.ts';
-import { DARK, LIGHT, PAIRS } from '../src/app/tokens.ts';
-import type { ColourName } from '../src/app/tokens.ts';
+import { DARK, LIGHT } from '../src/app/tokens.ts';
 import { pictureFor, ridge } from '../src/ui/picture.ts';
 import enCommon from '../src/locales/en/common.ts';
 import enDesk from '../src/locales/en/desk.ts';
@@ -47,7 +47,7 @@ describe('contrast', () => {
     '%s on %s (%s), light and dark',
     (of, on, kind) => {
       const least = kind === 'text' ? 4.5 : 3;
-      for (const theme of [LIGHT, DARK] as readonly Readonly<Record<ColourName, string>>[]) {
+      for (const theme of [LIGHT, DARK] as readonly Palette[]) {
         expect(ratio(theme[of], theme[on])).toBeGreaterThanOrEqual(least);
       }
     },

@@ -35,7 +35,9 @@ function asksForJoining(course: Course): boolean {
   let found = asks.get(course);
   if (found === undefined) {
     found =
-      course.dates.pace === 'joining' || course.sections.some((section) => subtree(section).some(asksIt));
+      course.dates.pace === 'joining' ||
+      course.sections.some((section) => subtree(section).some(asksIt)) ||
+      Object.values(course.announcements).some(({ from, until }) => [from, until].some(isFromJoining));
     asks.set(course, found);
   }
   return found;

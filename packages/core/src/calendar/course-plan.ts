@@ -197,6 +197,16 @@ function anchorsOf(course: Course, living: readonly Section[], layout: Plan, joi
   return anchors;
 }
 
+/** A moment of the course itself, in no section: of an announcement. */
+export function momentOfCourse(plan: CoursePlan, moment: PlannedMoment, use: Use): Resolved {
+  return resolveMoment(
+    moment,
+    use,
+    null,
+    anchorsOf(plan.course, livingSections(plan.course), plan, plan.joined),
+  );
+}
+
 function allDues(
   living: readonly Section[],
   layout: Plan,

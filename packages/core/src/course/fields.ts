@@ -19,8 +19,13 @@ import {
   videoSchema,
 } from './items-schema.ts';
 import { exceptionSchema, groupSchema } from './access-schema.ts';
+import { panelSchema } from './home-schema.ts';
+import { menuEntrySchema } from './menu-schema.ts';
+import { announcementSchema, contactSchema } from './messages-schema.ts';
 import { courseSchema, heldBackSchema, outcomeSchema, sectionSchema } from './schema.ts';
 import type { Course, CourseNode } from './schema.ts';
+import { lookSchema } from './look-schema.ts';
+import { roleNameSchema } from './words-schema.ts';
 import type { FieldValue } from './edits.ts';
 
 type FieldTable = Readonly<Record<string, z.ZodType>>;
@@ -44,13 +49,26 @@ const {
   groups: _groups,
   exceptions: _exceptions,
   heldBack: _heldBack,
+  menu: _menu,
+  areas: _areas,
+  panels: _panels,
+  announcements: _announcements,
+  contacts: _contacts,
+  roleNames: _roleNames,
+  look: _look,
   ...plainCourse
 } = course;
 void [_dates, _sections, _outcomes, _groups, _exceptions, _heldBack];
+void [_menu, _areas, _panels, _announcements, _contacts, _roleNames, _look];
+
+/** Fields of a field: each is set by itself, as `dates.weeks`. */
+const within = (holder: string, shape: FieldTable): FieldTable =>
+  Object.fromEntries(Object.entries(shape).map(([name, schema]) => [`${holder}.${name}`, schema]));
 
 const COURSE_FIELDS: FieldTable = {
   ...plain(plainCourse),
-  ...Object.fromEntries(Object.entries(plainDates).map(([name, schema]) => [`dates.${name}`, schema])),
+  ...within('dates', plainDates),
+  ...within('look', lookSchema.shape),
 };
 
 /** Tables of entries, by the field before the id. */
@@ -62,6 +80,12 @@ const COURSE_ENTRIES: FieldTable = {
   groups: groupSchema,
   exceptions: exceptionSchema,
   heldBack: heldBackSchema,
+  menu: menuEntrySchema,
+  areas: z.literal('off'),
+  panels: panelSchema,
+  announcements: announcementSchema,
+  contacts: contactSchema,
+  roleNames: roleNameSchema,
 };
 
 const BY_KIND: Readonly<Record<CourseNode['kind'], FieldTable>> = {
@@ -80,6 +104,18 @@ const BY_KIND: Readonly<Record<CourseNode['kind'], FieldTable>> = {
 
 /** The fields that hold the hash of a long text. */
 export const TEXT_FIELDS: ReadonlySet<string> = new Set(['description', 'introduction', 'text']);
+
+/** The tables of entries that have a long text: its hash is their `text`. */
+const TEXT_ENTRIES: ReadonlySet<string> = new Set(['panels', 'announcements']);
+
+/** The value of a field with the hash of its long text replaced; the same where it holds none. */
+export function mapTextHash(field: string, value: FieldValue, replace: (hash: string) => string): FieldValue {
+  if (TEXT_FIELDS.has(field)) return typeof value === 'string' ? replace(value) : value;
+  if (value === null || typeof value !== 'object' || !('text' in value)) return value;
+  const table = field.slice(0, field.lastIndexOf('.'));
+  const { text } = value;
+  return TEXT_ENTRIES.has(table) && typeof text === 'string' ? { ...value, text: replace(text) } : value;
+}
 
 export function courseFields(): readonly string[] {
   return Object.keys(COURSE_FIELDS);

@@ -34,6 +34,7 @@ import {
   visitorsSchema,
 } from './access-schema.ts';
 import { datesSchema } from './dates-schema.ts';
+import { FIRST_PANELS, MAX_PANELS, panelSchema } from './home-schema.ts';
 import {
   accentSchema,
   itemSchema,
@@ -43,6 +44,10 @@ import {
   TOMBSTONES_FACTOR,
 } from './items-schema.ts';
 import type { Item } from './items-schema.ts';
+import { coursePictureSchema, lookSchema } from './look-schema.ts';
+import { AREAS, arriveSchema, FIRST_MENU, MAX_MENU, menuEntrySchema } from './menu-schema.ts';
+import { announcementSchema, contactSchema, MAX_ANNOUNCEMENTS, MAX_CONTACTS } from './messages-schema.ts';
+import { languageSchema, roleNameSchema } from './words-schema.ts';
 
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
 export const MAX_SECTIONS = 200;
@@ -159,6 +164,28 @@ export const courseSchema = z.strictObject({
     .record(idSchema, outcomeSchema)
     .refine((all) => Object.keys(all).length <= MAX_OUTCOMES, `at most ${MAX_OUTCOMES}`)
     .default({}),
+  menu: entries(menuEntrySchema, MAX_MENU).default(FIRST_MENU),
+  /** Areas that are switched off: no menu and no address leads there. Area: `off`. */
+  areas: entries(z.literal('off'), AREAS.length).default({}),
+  menuPlace: z.enum(['top', 'side']).default('top'),
+  arrive: arriveSchema.default({ at: 'home' }),
+  /** Where somebody arrives who comes for the first time; null: where everybody does. */
+  firstArrive: arriveSchema.nullable().default(null),
+  panels: entries(panelSchema, MAX_PANELS).default(FIRST_PANELS),
+  homeColumns: z.union([z.literal(1), z.literal(2)]).default(2),
+  announcements: entries(announcementSchema, MAX_ANNOUNCEMENTS).default({}),
+  contacts: entries(contactSchema, MAX_CONTACTS).default({}),
+  look: lookSchema.default(lookSchema.parse({})),
+  /** Null: one is computed from the title and the colour. */
+  banner: coursePictureSchema.nullable().default(null),
+  /** In lists of courses; null: as the banner. */
+  thumbnail: coursePictureSchema.nullable().default(null),
+  /** Of the learner's pages; null: each reader's own. */
+  language: languageSchema.nullable().default(null),
+  /** True: whatever a reader has chosen. */
+  languageHeld: z.boolean().default(false),
+  /** By role: what the course calls it. */
+  roleNames: entries(roleNameSchema, 3).default({}),
   sections: z.array(sectionSchema).max(MAX_SECTIONS * TOMBSTONES_FACTOR),
 });
 

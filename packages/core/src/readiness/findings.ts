@@ -4,10 +4,14 @@ import { planCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
 import type { Course } from '../course/schema.ts';
+import type { FaceFacts } from '../menu/resolve.ts';
 import { NO_FACTS } from '../text/facts.ts';
 import type { FactsByText } from '../text/facts.ts';
+import { announcementUndated } from './announcement-undated.ts';
 import { aroundMissing } from './around-missing.ts';
+import { arriveLost } from './arrive-lost.ts';
 import { closedBeforeDue } from './closed-before-due.ts';
+import { contactGone } from './contact-gone.ts';
 import { datesPast } from './dates-past.ts';
 import { emptyItem } from './empty-item.ts';
 import { emptySection } from './empty-section.ts';
@@ -18,6 +22,14 @@ import { heavySections } from './heavy-sections.ts';
 import { largestUpload } from './largest-upload.ts';
 import { linkGone } from './link-gone.ts';
 import { meetingPace } from './meeting-pace.ts';
+import { menuAddress } from './menu-address.ts';
+import { menuEmptyPage } from './menu-empty-page.ts';
+import { menuLabelLong } from './menu-label-long.ts';
+import { menuLong } from './menu-long.ts';
+import { menuNoContact } from './menu-no-contact.ts';
+import { menuNoStart } from './menu-no-start.ts';
+import { menuToolFirst } from './menu-tool-first.ts';
+import { menuTwice } from './menu-twice.ts';
 import { midWeek } from './mid-week.ts';
 import { noDays } from './no-days.ts';
 import { noDescription } from './no-description.ts';
@@ -30,6 +42,7 @@ import { liveTooLate, nothingToLookAt } from './nothing-to-look-at.ts';
 import { outcomeUnassessed } from './outcome-unassessed.ts';
 import { pastLastDay } from './past-last-day.ts';
 import { pastTerm } from './past-term.ts';
+import { coursePictureSilent } from './course-picture-silent.ts';
 import { pictureAlt } from './picture-alt.ts';
 import { rulesCircle } from './rules-circle.ts';
 import { rulesDueAfterEnd, rulesNever } from './rules-never.ts';
@@ -87,6 +100,16 @@ export const RULES: readonly Rule[] = [
   outcomeUnassessed,
   largestUpload,
   pictureAlt,
+  menuNoStart,
+  menuNoContact,
+  menuLong,
+  menuToolFirst,
+  menuTwice,
+  menuEmptyPage,
+  menuAddress,
+  menuLabelLong,
+  arriveLost,
+  coursePictureSilent,
   nothingOpen,
   nothingToLookAt,
   closedBeforeDue,
@@ -96,6 +119,8 @@ export const RULES: readonly Rule[] = [
   samplesShowing,
   groupsMissing,
   groupWorkWithout,
+  announcementUndated,
+  contactGone,
   noLearners,
 ];
 
@@ -110,6 +135,8 @@ export interface ReadinessFacts {
   readonly passphrase?: Passphrase | null;
   /** How many learners are in each group and class, by its id; null: not known here. */
   readonly groupSizes?: Readonly<Record<string, number>> | null;
+  /** The institution's pages, and the course's staff; null: not known here. */
+  readonly face?: FaceFacts | null;
 }
 
 /** @param plan the course's plan for nobody in particular; computed when it is not at hand. */
@@ -127,6 +154,7 @@ export function findings(
     texts: facts.texts ?? NO_FACTS,
     passphrase: facts.passphrase ?? null,
     groupSizes: facts.groupSizes ?? null,
+    face: facts.face ?? null,
   };
   const found = RULES.filter((rule) => rule.purposes.includes(course.purpose)).flatMap((rule) => {
     const body = rule.find(context);

@@ -3,9 +3,10 @@ import type { Course, Purpose } from '../course/schema.ts';
 import type { Edit } from '../course/edits.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
+import type { FaceFacts } from '../menu/resolve.ts';
 import type { FactsByText } from '../text/facts.ts';
 
-export type Stop = 'about' | 'dates' | 'outline' | 'access' | 'members';
+export type Stop = 'about' | 'dates' | 'outline' | 'menu' | 'look' | 'access' | 'messages' | 'members';
 
 /** A blocker stops going live; advice does not. */
 export type Severity = 'blocker' | 'advice';
@@ -40,6 +41,8 @@ export interface Context {
   readonly texts: FactsByText;
   readonly passphrase: Passphrase | null;
   readonly groupSizes: Readonly<Record<string, number>> | null;
+  /** The institution's pages, and the course's staff; null: not known here. */
+  readonly face: FaceFacts | null;
 }
 
 export interface Rule {

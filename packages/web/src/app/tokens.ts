@@ -1,8 +1,7 @@
-/**
- * The colours of Itinerary, light and dark, and every pair of them that is in use. A test asserts the
- * contrast of each pair, so a colour that is used on a new ground is added to `PAIRS`.
- */
-export const LIGHT = {
+/** The colours of Itinerary, light and dark. Core has the pairs that are in use, and a test asserts their contrast. */
+import type { Palette } from '@itinerary/core';
+
+export const LIGHT: Palette = {
   ink: '#15241f',
   'ink-soft': '#4b5a54',
   rule: '#d5dcd6',
@@ -35,11 +34,9 @@ export const LIGHT = {
   'accent-kelp': '#5f6b1f',
   'accent-rust': '#a14a2a',
   'accent-slate': '#5c6570',
-} as const;
+};
 
-export type ColourName = keyof typeof LIGHT;
-
-export const DARK: Readonly<Record<ColourName, string>> = {
+export const DARK: Palette = {
   ink: '#e7ede8',
   'ink-soft': '#aab8b1',
   rule: '#2f3e37',
@@ -73,55 +70,3 @@ export const DARK: Readonly<Record<ColourName, string>> = {
   'accent-rust': '#e59471',
   'accent-slate': '#a9b3bd',
 };
-
-/** What sections and folders can be marked with, beside the colour of the product. */
-export const ACCENTS = [
-  'accent-tide',
-  'accent-heather',
-  'accent-kelp',
-  'accent-rust',
-  'accent-slate',
-] as const satisfies readonly ColourName[];
-
-export interface Pair {
-  readonly on: ColourName;
-  readonly of: ColourName;
-  /** Text needs 4.5:1, a shape that carries meaning 3:1 (WCAG 2.2, 1.4.3 and 1.4.11). */
-  readonly kind: 'text' | 'shape';
-}
-
-const text = (of: ColourName, ...grounds: ColourName[]): readonly Pair[] =>
-  grounds.map((on) => ({ on, of, kind: 'text' }));
-const shape = (of: ColourName, ...grounds: ColourName[]): readonly Pair[] =>
-  grounds.map((on) => ({ on, of, kind: 'shape' }));
-
-export const PAIRS: readonly Pair[] = [
-  ...text(
-    'ink',
-    'mist',
-    'rail',
-    'card',
-    'bottle-pale',
-    'advice-pale',
-    'blocker-pale',
-    'open-pale',
-    'later-pale',
-  ),
-  ...text('ink-soft', 'mist', 'rail', 'card', 'bottle-pale', 'advice-pale', 'blocker-pale'),
-  ...text('on-bar', 'bar'),
-  ...text('bar-soft', 'bar'),
-  ...text('bottle', 'card', 'mist', 'rail', 'bottle-pale'),
-  ...text('on-bottle', 'bottle'),
-  ...text('go-ink', 'go'),
-  ...text('open', 'card', 'mist', 'open-pale', 'bottle-pale'),
-  ...text('later', 'card', 'mist', 'later-pale'),
-  ...text('staff', 'card', 'mist'),
-  ...text('blocker', 'card', 'mist', 'rail', 'blocker-pale'),
-  ...text('advice', 'card', 'mist', 'rail', 'advice-pale'),
-  ...shape('route', 'card', 'mist', 'rail', 'bottle-pale'),
-  ...shape('field-rule', 'card', 'mist', 'rail'),
-  ...shape('bottle', 'card', 'mist', 'bottle-pale'),
-  ...shape('blocker', 'rail', 'card'),
-  ...shape('bar-rule', 'bar'),
-  ...ACCENTS.flatMap((accent) => shape(accent, 'card', 'mist', 'bottle-pale')),
-];

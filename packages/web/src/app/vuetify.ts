@@ -1,9 +1,9 @@
+import type { Palette } from '@itinerary/core';
 import { createVuetify } from 'vuetify';
 import { PathIcon } from './path-icon.ts';
 import { DARK, LIGHT } from './tokens.ts';
-import type { ColourName } from './tokens.ts';
 
-const asVuetify = (colours: Readonly<Record<ColourName, string>>): Record<string, string> => ({
+const asVuetify = (colours: Palette): Record<string, string> => ({
   ...colours,
   background: colours.mist,
   surface: colours.card,

@@ -1,0 +1,71 @@
+/** Whom learners can turn to: each card written once, wherever it is shown. */
+import type { Role } from '../access/roles.ts';
+import type { Course } from '../course/schema.ts';
+import type { CoursePicture } from '../course/look-schema.ts';
+
+/** Somebody of the staff, as their profile has them. */
+export interface StaffProfile {
+  readonly id: string;
+  readonly name: string;
+  readonly mail: string;
+  readonly role: Extract<Role, 'instructor' | 'assistant'>;
+}
+
+export interface ContactView {
+  readonly id: string;
+  readonly name: string;
+  /** Null for those who are not of the course's staff. */
+  readonly role: StaffProfile['role'] | null;
+  /** What they help with. */
+  readonly does: string | null;
+  readonly mail: string | null;
+  readonly phone: string | null;
+  readonly link: string | null;
+  readonly reach: string | null;
+  readonly hours: string | null;
+  readonly picture: CoursePicture | null;
+}
+
+/**
+ * In their order; cards that are hidden, or of somebody who is not on the staff any more, are left out.
+ * Instructors for whom nobody has made a card come last, as their profile has them: a course always has somebody
+ * to turn to.
+ */
+export function contactsOf(course: Course, staff: readonly StaffProfile[]): readonly ContactView[] {
+  return [...writtenCards(course, staff), ...unwrittenCards(course, staff)];
+}
+
+function unwrittenCards(course: Course, staff: readonly StaffProfile[]): readonly ContactView[] {
+  const written = new Set(
+    Object.values(course.contacts).flatMap((card) => (card.who === 'staff' ? [card.person] : [])),
+  );
+  return staff
+    .filter(({ id, role }) => role === 'instructor' && !written.has(id))
+    .map(({ id, name, role, mail }) => ({ ...NOTHING_MORE, id, name, role, mail }));
+}
+
+const NOTHING_MORE = {
+  does: null,
+  phone: null,
+  link: null,
+  reach: null,
+  hours: null,
+  picture: null,
+} as const;
+
+function writtenCards(course: Course, staff: readonly StaffProfile[]): readonly ContactView[] {
+  return Object.entries(course.contacts)
+    .filter(([, { shown }]) => shown)
+    .sort(([, a], [, b]) => a.at - b.at)
+    .flatMap(([id, card]): readonly ContactView[] => {
+      const { phone, link, reach, hours, picture } = card;
+      const shared = { id, phone, link, reach, hours, picture };
+      if (card.who === 'other') {
+        return [{ ...shared, name: card.name, role: null, does: card.does, mail: card.mail }];
+      }
+      const profile = staff.find((one) => one.id === card.person);
+      if (profile === undefined) return [];
+      const { name, role, mail } = profile;
+      return [{ ...shared, name, role, does: null, mail: card.mailShown ? mail : null }];
+    });
+}
