@@ -77,7 +77,7 @@ export default tseslint.config(
     files: ['packages/core/src/look/**/*.ts'],
     rules: {
       'no-restricted-imports': banned({
-        regex: onlyFrom('zod', 'temporal-polyfill', 'culori', 'colorjs.io'),
+        regex: onlyFrom('zod', 'temporal-polyfill', 'culori', 'culori/fn'),
         message: 'Core computes with few libraries.',
       }),
     },

@@ -19,7 +19,12 @@ import {
 } from '@itinerary/core';
 import type { Course, Passphrase, Refusal, TakenChange, TextFacts } from '@itinerary/core';
 import { z } from 'zod';
+import { faceFactsSchema } from './face.ts';
+import type { FaceFactsAnswer } from './face.ts';
 import { roleSchema } from './people.ts';
+
+/** Changes with the picture, so that its address can be kept for good. */
+const deskPictureSchema = z.object({ version: z.string(), alt: z.string() }).nullable();
 
 export const deskCourseSchema = z.object({
   id: z.string(),
@@ -40,6 +45,10 @@ export const deskCourseSchema = z.object({
   /** What readiness finds; null for those who do not plan the course. */
   toSettle: z.object({ blockers: z.int(), advice: z.int() }).nullable(),
   learners: z.int().nullable(),
+  /** Its picture in lists; null: one is computed. */
+  picture: deskPictureSchema,
+  /** The colour that its theme is made from; null: the product's own. */
+  seed: z.string().nullable(),
 });
 export type DeskCourse = z.infer<typeof deskCourseSchema>;
 
@@ -50,6 +59,8 @@ export const foundCourseSchema = z.object({
   title: z.string(),
   firstDay: daySchema.nullable(),
   lastDay: daySchema.nullable(),
+  picture: deskPictureSchema,
+  seed: z.string().nullable(),
 });
 export type FoundCourse = z.infer<typeof foundCourseSchema>;
 
@@ -95,6 +106,7 @@ export const planSchema = z.object({
   passphrase: passphraseStateSchema,
   /** Learners in each group and class, by its id. */
   groupSizes: z.record(z.string(), z.int()),
+  face: faceFactsSchema,
   rights: z.object({ plan: z.boolean(), state: z.boolean(), members: z.boolean() }),
 });
 export interface PlanAnswer {
@@ -104,6 +116,7 @@ export interface PlanAnswer {
   readonly texts: Readonly<Record<string, TextFacts>>;
   readonly passphrase: Passphrase;
   readonly groupSizes: Readonly<Record<string, number>>;
+  readonly face: FaceFactsAnswer;
   readonly rights: { readonly plan: boolean; readonly state: boolean; readonly members: boolean };
 }
 
@@ -168,7 +181,11 @@ export type ServerRefusal =
     };
 
 /** What came: its content's hash, size in bytes, and the media type that its content has. */
-export const uploadAnswerSchema = fileSchema.pick({ hash: true, name: true, size: true, type: true });
+export const uploadAnswerSchema = fileSchema.pick({ hash: true, name: true, size: true, type: true }).extend({
+  /** Of a picture, in pixels. */
+  width: z.int().nullable(),
+  height: z.int().nullable(),
+});
 export type UploadAnswer = z.infer<typeof uploadAnswerSchema>;
 
 export const textAnswerSchema = z.object({ html: z.string() });

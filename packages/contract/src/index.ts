@@ -39,3 +39,17 @@ export type {
   ReadCourseAnswer,
   ReadItemAnswer,
 } from './learner.ts';
+export { MAX_COMMENT } from './face.ts';
+export type {
+  AnnouncementsAnswer,
+  CommentsAnswer,
+  FaceFactsAnswer,
+  FrameAnswer,
+  InstitutionPagesAnswer,
+  LibraryAnswer,
+  MenuTemplatesAnswer,
+  OwnPicturesAnswer,
+  PictureView,
+  TakenPicture,
+  TakePicture,
+} from './face.ts';

@@ -13,7 +13,9 @@ import {
 } from '@itinerary/core';
 import type { CourseView, ItemView, SectionView, WaitView } from '@itinerary/core';
 import type { Role } from '@itinerary/core';
+import type { Arrival, HomeView } from '@itinerary/core';
 import { z } from 'zod';
+import { homeViewSchema } from './face.ts';
 import { roleSchema } from './people.ts';
 
 const accessStateSchema = z.enum(['absent', 'named', 'look', 'open']);
@@ -163,6 +165,16 @@ export const readCourseSchema = z.object({
   staff: z.array(z.string()),
   mayPlan: z.boolean(),
   isMember: z.boolean(),
+  home: homeViewSchema,
+  /** Texts of its panels, by their hash. */
+  texts: z.record(z.string(), z.string()),
+  /** Where this reader arrives who opens the course. */
+  arrival: z.object({
+    to: z.enum(['home', 'sections', 'announcements', 'item', 'section']),
+    id: z.string().optional(),
+  }),
+  /** The item that they opened last. */
+  last: z.string().nullable(),
 });
 export interface ReadCourseAnswer {
   readonly course: CourseView;
@@ -172,6 +184,10 @@ export interface ReadCourseAnswer {
   readonly staff: readonly string[];
   readonly mayPlan: boolean;
   readonly isMember: boolean;
+  readonly home: HomeView;
+  readonly texts: Readonly<Record<string, string>>;
+  readonly arrival: Arrival;
+  readonly last: string | null;
 }
 
 const neighbourSchema = z

@@ -1,5 +1,11 @@
 /** People, sessions, and the institution they belong to. */
-import { idSchema, momentSchema, personExceptionSchema, storableSchema } from '@itinerary/core';
+import {
+  idSchema,
+  institutionPageSchema,
+  momentSchema,
+  personExceptionSchema,
+  storableSchema,
+} from '@itinerary/core';
 import { z } from 'zod';
 
 export const personKindSchema = z.enum(['teaching', 'staff', 'learner', 'visitor']);
@@ -48,6 +54,8 @@ export const institutionSchema = z.object({
   holidays: z.array(holidaySchema),
   /** The largest upload that any course may allow, in megabytes. */
   largestUpload: z.int(),
+  /** Its own pages, that menus can lead to; for those who are signed in. */
+  pages: z.array(institutionPageSchema),
 });
 export type InstitutionAnswer = z.infer<typeof institutionSchema>;
 

@@ -239,7 +239,7 @@ export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
 export { NO_FACTS, textFacts, textFactsSchema } from './text/facts.ts';
 export type { FactsByText, TextFacts } from './text/facts.ts';
-export { AWAY, fillText, relinkText } from './text/fill.ts';
+export { AWAY, CONTACT_CARDS, fillText, relinkText } from './text/fill.ts';
 export type { Filling, LinkTarget } from './text/fill.ts';
 export { formulaHtml } from './text/formula.ts';
 export type { SetTex } from './text/formula.ts';
@@ -255,14 +255,7 @@ export { waitsOf } from './learner/waits.ts';
 export type { NamedItem, WaitReader, WaitView } from './learner/waits.ts';
 export { ownPlan } from './access/resolve.ts';
 export { isCompleted } from './access/completed.ts';
-export {
-  LANGUAGES,
-  languageSchema,
-  MAX_LABEL,
-  roleNameSchema,
-  wordsIn,
-  wordsSchema,
-} from './course/words-schema.ts';
+export { LANGUAGES, languageSchema, MAX_LABEL, roleNameSchema, wordsSchema } from './course/words-schema.ts';
 export type { Language, RoleName, Words } from './course/words-schema.ts';
 export {
   AREAS,
@@ -294,7 +287,7 @@ export type { Announcement, Contact } from './course/messages-schema.ts';
 export { coursePictureSchema, headingFaceSchema, lookSchema, MAX_SIDE } from './course/look-schema.ts';
 export type { CoursePicture, HeadingFace, Look } from './course/look-schema.ts';
 export { mapTextHash } from './course/fields.ts';
-export { ownTexts } from './course/file.ts';
+export { mapOwnContent, ownContent } from './course/own-content.ts';
 export { institutionPageSchema } from './menu/institution.ts';
 export type { InstitutionPage } from './menu/institution.ts';
 export { areaOpen, isInArea, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
@@ -328,3 +321,5 @@ export type { PresetName } from './look/presets.ts';
 export { cropOf, FRAMES } from './look/crop.ts';
 export type { Crop, Frame } from './look/crop.ts';
 export { momentOfCourse } from './calendar/course-plan.ts';
+export { lookView } from './look/view.ts';
+export type { LookView } from './look/view.ts';

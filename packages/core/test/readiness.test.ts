@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   applyChange,
+  AREAS,
   findings,
   newCourse,
   newItem,
@@ -15,6 +16,7 @@ import type {
   FactsByText,
   Finding,
   Item,
+  Leads,
   OpeningRule,
   PlannedMoment,
   ReadinessFacts,
@@ -134,6 +136,61 @@ describe('each rule', () => {
     sections: ready().sections.map((one) => (one.id === 'B' ? { ...one, title } : one)),
   });
   const TERM = { name: 'Spring 2027', firstDay: '2027-01-11', lastDay: '2027-01-20' };
+  const SECTIONS: Leads = { to: 'area', area: 'sections' };
+  const menu = (...all: readonly Leads[]): Course => ({
+    ...ready(),
+    menu: Object.fromEntries(
+      all.map((leads, at) => [
+        `m${at}`,
+        { leads, names: {}, at, shown: true, staffOnly: false, removed: false },
+      ]),
+    ),
+  });
+  const named = (label: string): Course => {
+    const of = menu(SECTIONS);
+    return { ...of, menu: { m0: { ...of.menu['m0']!, names: { en: label } } } };
+  };
+  const FACE = {
+    pages: [],
+    staff: [{ id: 'p', name: 'Ines', mail: 'ines@college.example', role: 'instructor' as const }],
+  };
+  const PICTURE = {
+    hash: 'b'.repeat(64),
+    name: 'shore.png',
+    size: 9,
+    type: 'image/png',
+    alt: null,
+    author: null,
+    licence: null,
+  };
+  const FIXED: PlannedMoment = { kind: 'fixed', day: '2027-02-01', time: null };
+  const told = (from: PlannedMoment, until: PlannedMoment | null = null): Course => ({
+    ...ready(),
+    announcements: {
+      a: {
+        subject: 'Boots',
+        text: null,
+        files: [],
+        pinned: false,
+        from,
+        until,
+        comments: false,
+        ready: true,
+      },
+    },
+  });
+  const CARD = {
+    who: 'staff' as const,
+    person: 'gone',
+    mailShown: true,
+    reach: null,
+    hours: null,
+    phone: null,
+    link: null,
+    picture: null,
+    at: 1,
+    shown: true,
+  };
   const cases: readonly (readonly [string, Course, 'blocker' | 'advice', Partial<ReadinessFacts>?])[] = [
     ['no_description', { ...ready(), description: null }, 'advice'],
     ['no_first_day', dates(ready(), { firstDay: null }), 'blocker'],
@@ -303,6 +360,34 @@ describe('each rule', () => {
     ['group_work_without', { ...ready(), groupWork: 'apart' }, 'advice'],
     ['group_work_without', withItems(work('w', null, { groupWork: 'beside' })), 'advice'],
     ['no_learners', ready(), 'advice', { learners: 0 }],
+    ['menu_long', menu(...AREAS.map((area): Leads => ({ to: 'area', area }))), 'advice'],
+    ['menu_twice', menu(SECTIONS, SECTIONS), 'advice'],
+    [
+      'menu_empty_page',
+      {
+        ...withItems(newItem('page', { id: 'e', title: 'Empty' })),
+        menu: menu(SECTIONS, { to: 'item', item: 'e' }).menu,
+      },
+      'advice',
+    ],
+    ['menu_tool_first', menu({ to: 'area', area: 'members' }, SECTIONS), 'advice'],
+    ['menu_no_start', menu({ to: 'area', area: 'members' }), 'advice'],
+    ['menu_no_start', { ...ready(), areas: { sections: 'off', home: 'off' } }, 'advice'],
+    ['menu_no_contact', { ...menu(SECTIONS), panels: {} }, 'advice', { face: FACE }],
+    ['menu_no_contact', ready(), 'advice', { face: { pages: [], staff: [] } }],
+    ['menu_address', menu(SECTIONS, { to: 'address', address: 'http://tides.example/' }), 'advice'],
+    ['menu_address', menu(SECTIONS, { to: 'address', address: 'https://library' }), 'advice'],
+    ['menu_label_long', named('A label that no phone has room for'), 'advice'],
+    ['arrive_lost', { ...ready(), firstArrive: { at: 'page', item: 'gone' } }, 'advice'],
+    ['arrive_lost', { ...ready(), areas: { home: 'off' } }, 'advice'],
+    [
+      'course_picture_silent',
+      { ...ready(), banner: { file: PICTURE, width: 9, height: 9, focus: { x: 0.5, y: 0.5 }, zoom: 1 } },
+      'advice',
+    ],
+    ['announcement_undated', told({ kind: 'usual' }), 'advice'],
+    ['announcement_undated', told(FIXED, { kind: 'fixed', day: '2026-01-01', time: null }), 'advice'],
+    ['contact_gone', { ...ready(), contacts: { c: CARD } }, 'advice', { face: FACE }],
   ];
 
   test('is tried below', () => {

@@ -98,10 +98,13 @@ describe('import', () => {
     const path = file({ ...original, course: { ...original.course, code: 'FILES-1' } });
     const { code, out } = await tool('import', path, join(folder, 'no files here'));
     expect(code).toBe(0);
-    expect(out).toContain('put them in again: tern-point-gauge.csv, core-log-form.txt, a picture, ');
+    expect(out).toContain(
+      'put them in again: tern-point-gauge.csv, core-log-form.txt, Mudflat in the morning.webp, a picture, ',
+    );
     const copy = JSON.stringify((await exported('FILES-1')).course);
     expect(copy).toContain('A day at the gauge');
     expect(copy).not.toContain('tern-point-gauge.csv');
+    expect(copy).toContain('"banner":null');
     // Where they are, the copy has them.
     const again = file({ ...original, course: { ...original.course, code: 'FILES-2' } });
     expect((await tool('import', again)).out).not.toContain('put them in again');
@@ -146,7 +149,7 @@ describe('import', () => {
       expect(err).toMatch(sentence);
     }
     expect((await tool('export', 'X-1')).code).toBe(1);
-  });
+  }, 30_000);
 
   test('wants a command and a file', async () => {
     expect((await tool()).err).toContain('Usage:');

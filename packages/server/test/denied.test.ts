@@ -10,7 +10,7 @@ import type { UploadAnswer } from '@itinerary/contract';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
 import { hashText } from '../src/text/rich-text.ts';
-import { NOW, signedIn, testServer } from './support/server.ts';
+import { fileRef, NOW, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -100,7 +100,7 @@ async function made(agent: Agent): Promise<void> {
       .post(`/api/courses/${id}/files?name=${words}.txt`)
       .set('content-type', 'application/octet-stream')
       .send(`${words} in a file`);
-    const file = { ...(came.body as UploadAnswer), alt: null, author: null, licence: null };
+    const file = fileRef(came.body as UploadAnswer);
     fileHashes.set(node, file.hash);
     const html = `<p>${words}</p>`;
     texts[hashText(html)] = html;

@@ -10,7 +10,7 @@ import { newItem } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { fileKind } from '../src/files/file-kind.ts';
-import { courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
+import { fileRef, courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
 import { hashText } from '../src/text/rich-text.ts';
 import type { TestServer } from './support/server.ts';
 
@@ -82,11 +82,18 @@ describe('on the server', () => {
 
   test('a file comes, is named by an item, and reaches whoever gets the item', async () => {
     const got = (await upload(LIVE, 'shore.png', PNG).expect(201)).body as UploadAnswer;
-    expect(got).toEqual({ hash: sha(PNG), name: 'shore.png', size: PNG.length, type: 'image/png' });
+    expect(got).toEqual({
+      hash: sha(PNG),
+      name: 'shore.png',
+      size: PNG.length,
+      type: 'image/png',
+      width: 1,
+      height: 1,
+    });
     expect((await upload(LIVE, 'again.png', PNG).expect(201)).body).toMatchObject({ hash: got.hash });
     const course = await planOf(LIVE);
     const section = course.sections[0]!.id;
-    const file = { ...got, alt: 'A shore', author: null, licence: null };
+    const file = { ...fileRef(got), alt: 'A shore' };
     const node = newItem('file', { id: randomUUID(), title: 'Shore', file });
     expect((await change(LIVE, [{ kind: 'insert', parent: section, after: null, node }])).refused).toEqual(
       [],

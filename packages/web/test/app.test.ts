@@ -147,13 +147,23 @@ describe('languages', () => {
   });
 });
 
-test('a course keeps its picture, and the ridges stay inside it', () => {
-  expect(pictureFor('EFM-210')).toEqual(pictureFor('EFM-210'));
-  const skies = new Set(Array.from({ length: 60 }, (_, at) => pictureFor(`C-${at}`).sky));
-  expect(skies.size).toBe(6);
-  for (let at = 0; at < 60; at += 1) {
-    const { farLine, nearLine } = pictureFor(`C-${at}`);
-    for (const height of [...farLine, ...nearLine]) expect(height > 0.1 && height < 0.8).toBe(true);
-    expect(ridge(farLine)).toMatch(/^M0 80V[\d.]+C.*Z$/);
-  }
+describe('a course without a picture', () => {
+  const drawn = (title: string, colour: string | null = null) => pictureFor(title, 'C-1', colour);
+
+  test('keeps the one that is computed, and its ridges stay inside it', () => {
+    expect(drawn('Estuary')).toEqual(drawn('Estuary'));
+    for (let at = 0; at < 60; at += 1) {
+      const { farLine, nearLine } = drawn(`Course ${at}`);
+      for (const height of [...farLine, ...nearLine]) expect(height > 0.1 && height < 0.8).toBe(true);
+      expect(ridge(farLine)).toMatch(/^M0 80V[\d.]+C.*Z$/);
+    }
+  });
+
+  test('has its ridges from its title, and its colours from its own or else from its code', () => {
+    const skies = new Set(Array.from({ length: 60 }, (_, at) => pictureFor('One', `C-${at}`, null).sky));
+    expect(skies.size).toBe(6);
+    expect(drawn('One').farLine).not.toEqual(drawn('Another').farLine);
+    expect(drawn('One', '#1f6b66').near).toContain('#1f6b66');
+    expect(drawn('One', '#1f6b66').farLine).toEqual(drawn('One').farLine);
+  });
 });

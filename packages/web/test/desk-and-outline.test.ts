@@ -26,6 +26,8 @@ const deskCourse = (change: Partial<DeskCourse>): DeskCourse => ({
   mayPlan: true,
   toSettle: null,
   learners: 0,
+  picture: null,
+  seed: null,
   ...change,
 });
 

@@ -91,6 +91,8 @@ const file = (name: string, size = 5): File => {
   return made;
 };
 const came = (name: string): UploadAnswer => ({
+  width: null,
+  height: null,
   hash: 'a'.repeat(64),
   name,
   size: 5,

@@ -5,7 +5,7 @@
 import { z } from 'zod';
 import { parseWith, storableSchema, textHashSchema } from './basics.ts';
 import type { Mistake, Parsed } from './basics.ts';
-import type { CourseFileRef } from './items-schema.ts';
+import { ownContent } from './own-content.ts';
 import { courseSchema, isShallow, parseCourse } from './schema.ts';
 import type { Course, CourseNode } from './schema.ts';
 import { subtree, withoutTombstones } from './tree.ts';
@@ -41,33 +41,14 @@ function everyNode({ sections, heldBack }: Course): readonly CourseNode[] {
 export function textHashes(course: Course): readonly string[] {
   const nodes = everyNode(course);
   const inItems = nodes.flatMap((node) => ('text' in node ? [node.text] : []));
-  return [...new Set([...ownTexts(course), ...inItems].filter((hash) => hash !== null))];
-}
-
-/** Texts of the course itself, and of no item. */
-export function ownTexts(course: Course): readonly (string | null)[] {
-  const { description, introduction, panels, announcements } = course;
-  const inPanels = Object.values(panels).map((panel) => (panel.kind === 'welcome' ? panel.text : null));
-  return [description, introduction, ...inPanels, ...Object.values(announcements).map(({ text }) => text)];
-}
-
-/** Pictures and attachments of the course itself, and of no item. */
-function ownFiles({ banner, thumbnail, panels, contacts, announcements }: Course): readonly CourseFileRef[] {
-  const pictures = [
-    banner,
-    thumbnail,
-    ...Object.values(panels).map((panel) => (panel.kind === 'picture' ? panel.picture : null)),
-    ...Object.values(contacts).map(({ picture }) => picture),
-  ];
-  const attached = Object.values(announcements).flatMap(({ files }) => files);
-  return [...pictures.flatMap((picture) => (picture === null ? [] : [picture.file])), ...attached];
+  return [...new Set([...ownContent(course).texts, ...inItems].filter((hash) => hash !== null))];
 }
 
 /** The uploaded files that the course names: by hash, each once. */
 export function fileHashes(course: Course): readonly string[] {
   const nodes = everyNode(course);
   const inItems = nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file] : []));
-  return [...new Set([...ownFiles(course), ...inItems].map(({ hash }) => hash))];
+  return [...new Set([...ownContent(course).files, ...inItems].map(({ hash }) => hash))];
 }
 
 /** Puts a course and its texts into a file. `texts` must hold every text that the course names. */

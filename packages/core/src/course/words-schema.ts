@@ -18,11 +18,3 @@ export type Words = z.infer<typeof wordsSchema>;
 /** What a role is called in one course, for one person and for several. Rights stay what they are. */
 export const roleNameSchema = z.strictObject({ one: labelSchema, many: labelSchema });
 export type RoleName = z.infer<typeof roleNameSchema>;
-
-/** In the reader's language; else in any that there is, since its author meant it to be called so. */
-export function wordsIn(words: Words, language: string): string | null {
-  const own = words[language as Language];
-  if (own !== undefined) return own;
-  const first = LANGUAGES.map((one) => words[one]).find((word) => word !== undefined);
-  return first ?? null;
-}

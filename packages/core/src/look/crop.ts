@@ -10,7 +10,7 @@ export interface Crop {
 }
 
 /** Width to height of the frames that a picture is shown in. */
-export const FRAMES = { banner: 5, phone: 2.6, thumbnail: 1.5 } as const;
+export const FRAMES = { banner: 5, phone: 2.6, thumbnail: 1.5, panel: 1.8, card: 1 } as const;
 export type Frame = keyof typeof FRAMES;
 
 /**

@@ -46,7 +46,10 @@ function placed(menu: Menu): ReadonlyMap<string, Placed> {
   for (const [id, entry] of menuEntries({ menu })) {
     if (!isCommon(entry)) continue;
     const key = keyOf(entry);
-    if (found.get(key)?.entry.removed !== false) found.set(key, { id, entry });
+    if (found.get(key)?.entry.removed === false) continue;
+    // Put in anew, so that it stands where this one does.
+    found.delete(key);
+    found.set(key, { id, entry });
   }
   return found;
 }
@@ -114,7 +117,9 @@ export function takeOver(
       return [setEntry(course, id, { ...difference.theirs, at })];
     }
     case 'extra':
-      return [setEntry(course, difference.id, { ...difference.own, removed: true })];
+      return menuEntries(course)
+        .filter(([, entry]) => isCommon(entry) && !entry.removed && keyOf(entry) === difference.key)
+        .map(([id, entry]) => setEntry(course, id, { ...entry, removed: true }));
     case 'names':
       return [setEntry(course, difference.id, { ...difference.own, names: difference.theirs.names })];
     case 'shown': {

@@ -11,7 +11,7 @@ import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Item } from '../course/items-schema.ts';
 import type { Area, MenuEntry } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Course, CourseNode } from '../course/schema.ts';
 import { allLivingItems, findNode, livingSections } from '../course/tree.ts';
 import { announcementsAt, nextAnnouncementAt } from '../messages/announcements.ts';
 import { contactsOf } from '../messages/contacts.ts';
@@ -203,19 +203,32 @@ function hasSyllabus({ description, outcomes, madeFor, bringAlong }: Course): bo
 function outlineUnseen({ plan, access }: Reading): MenuReason | null {
   const { dates } = plan.course;
   if (dates.format === 'item') {
-    const answer = dates.around === null ? undefined : access.nodes.get(dates.around);
-    return canSee(answer) ? null : shutBy([answer]);
+    const node = dates.around === null ? undefined : findNode(plan.course, dates.around)?.node;
+    const answer = node === undefined || !isListed(node) ? undefined : access.nodes.get(node.id);
+    return inOutline(answer) ? null : shutBy([answer]);
   }
   const answers = livingSections(plan.course).map(({ id }) => access.nodes.get(id));
   return answers.some(isThere) ? null : shutBy(answers);
 }
 
 function collectedUnseen(area: Area, { plan, access }: Reading): MenuReason | null {
+  const { format, around } = plan.course.dates;
   const items = livingSections(plan.course)
     .flatMap((section) => allLivingItems(section))
-    .filter((item) => isInArea(area, item) && (!('listed' in item) || item.listed));
+    .filter((item) => isInArea(area, item) && isListed(item))
+    // Around one item there is nothing beside it, for staff as little as for learners.
+    .filter(({ id }) => format !== 'item' || id === around);
   const answers = items.map(({ id }) => access.nodes.get(id));
-  return answers.some((answer) => canSee(answer)) ? null : shutBy(answers);
+  return answers.some(inOutline) ? null : shutBy(answers);
+}
+
+function isListed(node: CourseNode): boolean {
+  return !('listed' in node) || node.listed;
+}
+
+/** In an area stands what stands in the outline: a sample that somebody may read besides does not. */
+function inOutline(answer: Answer | undefined): boolean {
+  return canSee(answer) && answer?.because !== 'sample';
 }
 
 /** Closed when something waits there, empty when nothing does. */

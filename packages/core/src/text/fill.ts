@@ -22,6 +22,9 @@ export interface Filling {
 /** Stands where a link without words leads to what the reader does not have; the reader's language fills it. */
 export const AWAY = '<span class="away"></span>';
 
+/** Stands where the contact cards of the course are shown; whoever shows the text puts them there. */
+export const CONTACT_CARDS = '<div data-part="contact"></div>';
+
 /**
  * A link to an item that the reader does not have keeps the author's words and leads nowhere: neither the
  * item's title nor its being there is told.

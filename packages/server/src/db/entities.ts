@@ -5,11 +5,15 @@ import type {
   CourseNode,
   CourseState,
   Dates,
+  Area,
   Edit,
+  InstitutionPage,
+  Menu,
   PlannedMoment,
   Purpose,
   Role,
   TextFacts,
+  Words,
 } from '@itinerary/core';
 import type { PersonKind } from '@itinerary/contract';
 
@@ -137,6 +141,9 @@ export const StoredFileRow = defineEntity({
     size: p.integer(),
     /** The media type that was found in its content. */
     type: p.string(),
+    /** Of a picture, in pixels; null for everything else. */
+    width: p.integer().nullable(),
+    height: p.integer().nullable(),
     createdAt: p.string(),
   }),
 });
@@ -222,6 +229,62 @@ export const CourseSecretRow = defineEntity({
   }),
 });
 
+export const InstitutionPageRow = defineEntity({
+  name: 'InstitutionPageRow',
+  tableName: 'institution_page',
+  properties: (p) => ({
+    institutionId: p.string().primary(),
+    id: p.string().primary(),
+    use: p.string().$type<InstitutionPage['use']>(),
+    names: p.json<Words>(),
+    address: p.string(),
+    beside: p.string().$type<Area>().nullable(),
+  }),
+});
+
+/** A menu that the institution proposes to its courses. */
+export const MenuTemplateRow = defineEntity({
+  name: 'MenuTemplateRow',
+  tableName: 'menu_template',
+  properties: (p) => ({
+    institutionId: p.string().primary(),
+    id: p.string().primary(),
+    name: p.string(),
+    menu: p.json<Menu>(),
+  }),
+});
+
+/** When a member was in a course. Instants are ISO, UTC. */
+export const VisitRow = defineEntity({
+  name: 'VisitRow',
+  tableName: 'visit',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    personId: p.string().primary(),
+    /** When they first opened the course itself; null: they have only followed links into it. */
+    arrivedAt: p.string().nullable(),
+    /** The end of the visit before this one. */
+    previousAt: p.string().nullable(),
+    lastAt: p.string(),
+    /** The item that they opened last. */
+    lastItem: p.string().nullable(),
+  }),
+});
+
+/** A comment on an announcement. */
+export const RemarkRow = defineEntity({
+  name: 'RemarkRow',
+  tableName: 'remark',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    id: p.string().primary(),
+    announcementId: p.string(),
+    personId: p.string(),
+    at: p.string(),
+    text: p.text(),
+  }),
+});
+
 export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
@@ -243,4 +306,8 @@ export const ENTITIES = [
   PersonExceptionRow,
   DeedRow,
   CourseSecretRow,
+  InstitutionPageRow,
+  MenuTemplateRow,
+  VisitRow,
+  RemarkRow,
 ];

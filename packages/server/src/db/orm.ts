@@ -7,6 +7,7 @@ import { Migration0002 } from './migrations/migration-0002.ts';
 import { Migration0003 } from './migrations/migration-0003.ts';
 import { Migration0004 } from './migrations/migration-0004.ts';
 import { Migration0005 } from './migrations/migration-0005.ts';
+import { Migration0006 } from './migrations/migration-0006.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -18,6 +19,7 @@ export const MIGRATIONS = [
   { name: '0003-uploaded-files', class: Migration0003 },
   { name: '0004-facts-of-texts', class: Migration0004 },
   { name: '0005-persons-and-access', class: Migration0005 },
+  { name: '0006-menu-home-and-look', class: Migration0006 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

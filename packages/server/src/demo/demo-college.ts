@@ -1,7 +1,15 @@
 /** Writes the made-up college into an empty database: terms, departments, people, courses. */
 import { createHash } from 'node:crypto';
 import { addDays, dayOf } from '@itinerary/core';
-import { DepartmentRow, InstitutionRow, PersonRow, StoredFileRow, TermRow } from '../db/entities.ts';
+import {
+  DepartmentRow,
+  InstitutionPageRow,
+  InstitutionRow,
+  MenuTemplateRow,
+  PersonRow,
+  StoredFileRow,
+  TermRow,
+} from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { hashPassword } from '../people/passwords.ts';
 import { storeCourse } from '../usecases/store-course.ts';
@@ -9,6 +17,8 @@ import type { StoredCourse } from '../usecases/store-course.ts';
 import { demoCalendar } from './calendar.ts';
 import type { BuiltCourse } from './build-course.ts';
 import { bookbindingByHand, fieldSketching, nightSkyDiary, smallBoatRefresher } from './other-courses.ts';
+import { withFace } from './faces.ts';
+import { INSTITUTION_PAGES, MENU_TEMPLATE } from './institution.ts';
 import { estuaryFieldMethods } from './estuary/course.ts';
 import type { Run } from './estuary/course.ts';
 import { addressOf, DEMO_PASSWORD, DEMO_PEOPLE } from './people.ts';
@@ -69,7 +79,7 @@ export async function writeDemoCollege(
   // The password is printed on the sign-in page, so a hash of its own for everybody would only cost time.
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   const files = new Map<string, Buffer>();
-  await em.transactional((inner) => {
+  await em.transactional(async (inner) => {
     inner.persist(
       inner.create(InstitutionRow, {
         id: institutionId,
@@ -94,17 +104,23 @@ export async function writeDemoCollege(
       };
       inner.persist(inner.create(PersonRow, row));
     });
-    const keep = (built: BuiltCourse, members: readonly Member[]): void => {
+    for (const page of INSTITUTION_PAGES)
+      inner.persist(inner.create(InstitutionPageRow, { institutionId, ...page }));
+    inner.persist(inner.create(MenuTemplateRow, { institutionId, ...MENU_TEMPLATE }));
+    const instructors = [...withPart('instructor'), ...withPart('co_instructor')];
+    const keep = async (bare: BuiltCourse, members: readonly Member[]): Promise<void> => {
+      const built = await withFace(bare, instructors);
       const { course, texts } = built;
       storeCourse(inner, { institutionId, course, texts, members: [...teachers(), ...members], now });
-      for (const { hash, type, bytes } of built.files) {
+      for (const { hash, type, bytes, width = null, height = null } of built.files) {
         files.set(hash, bytes);
-        const row = { courseId: course.id, hash, size: bytes.length, type, createdAt: now };
+        const row = { courseId: course.id, hash, size: bytes.length, type, width, height, createdAt: now };
         inner.persist(inner.create(StoredFileRow, row));
       }
     };
-    const store = (run: Run, members: readonly Member[]): void => keep(estuaryFieldMethods(run), members);
-    store(
+    const store = (run: Run, members: readonly Member[]): Promise<void> =>
+      keep(estuaryFieldMethods(run), members);
+    await store(
       {
         code: `EFM-210-${calendar.current.code}`,
         term: calendar.current.code,
@@ -116,7 +132,7 @@ export async function writeDemoCollege(
       inGroups(learners(0, 24)),
     );
     // A draft as somebody leaves it on a Friday: it starts on a Tuesday, and the last weeks are still empty.
-    store(
+    await store(
       {
         code: `EFM-210-${calendar.next.code}`,
         term: calendar.next.code,
@@ -128,7 +144,7 @@ export async function writeDemoCollege(
       [],
     );
     const lastYear = `EFM-210-${calendar.current.code.slice(0, 3)}${String(Number(calendar.current.code.slice(3)) - 1).padStart(2, '0')}`;
-    store(
+    await store(
       {
         code: lastYear,
         term: null,
@@ -139,15 +155,19 @@ export async function writeDemoCollege(
       },
       learners(3, 31),
     );
-    keep(bookbindingByHand(calendar.current), learners(4, 16));
-    keep(fieldSketching(calendar.next), []);
-    keep(smallBoatRefresher(calendar.current), learners(0, 30));
-    keep(nightSkyDiary(calendar.current), learners(8, 20));
+    await keep(bookbindingByHand(calendar.current), learners(4, 16));
+    await keep(fieldSketching(calendar.next), []);
+    await keep(smallBoatRefresher(calendar.current), learners(0, 30));
+    await keep(nightSkyDiary(calendar.current), learners(8, 20));
   });
   for (const bytes of files.values()) await put(bytes);
 }
 
 const TABLES = [
+  'remark',
+  'visit',
+  'menu_template',
+  'institution_page',
   'session',
   'sign_in_failure',
   'course_secret',

@@ -9,6 +9,9 @@ export interface DemoFile {
   readonly alt: string | null;
   readonly author: string | null;
   readonly licence: string | null;
+  /** Of a picture, in pixels. */
+  readonly width?: number;
+  readonly height?: number;
 }
 
 export function demoFile(

@@ -4,7 +4,7 @@
  */
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { access, mkdir, open, rename, rm } from 'node:fs/promises';
+import { access, mkdir, open, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Transform } from 'node:stream';
 import type { Readable } from 'node:stream';
@@ -16,6 +16,8 @@ export interface Received {
   readonly size: number;
   /** Its first bytes, for telling what it is. */
   readonly head: Uint8Array;
+  /** Where it lies until it is kept or dropped. */
+  readonly path: string;
   /** Keeps it under its hash; the same content twice is one file. */
   readonly keep: () => Promise<void>;
   readonly drop: () => Promise<void>;
@@ -26,6 +28,8 @@ export interface FileStore {
   readonly receive: (stream: Readable, most: number) => Promise<Received>;
   /** Where the content lies, or null. */
   readonly find: (hash: string) => Promise<string | null>;
+  /** Where a file that can be made again lies; made when it is not there. */
+  readonly made: (name: string, make: () => Promise<Buffer>) => Promise<string>;
 }
 
 /** Thrown while the stream is still arriving. */
@@ -51,6 +55,7 @@ export function diskStore(folder: string): FileStore {
           hash,
           size,
           head,
+          path,
           drop,
           keep: () => keep(path, placeOf(hash), join(folder, hash.slice(0, 2))),
         };
@@ -66,7 +71,24 @@ export function diskStore(folder: string): FileStore {
         () => null,
       );
     },
+    made: (name, make) => made(join(folder, 'made'), name, make),
   };
+}
+
+async function made(folder: string, name: string, make: () => Promise<Buffer>): Promise<string> {
+  const place = join(folder, name);
+  const isThere = await access(place).then(
+    () => true,
+    () => false,
+  );
+  if (isThere) return place;
+  const bytes = await make();
+  await mkdir(folder, { recursive: true });
+  const part = join(folder, `${randomUUID()}.part`);
+  await writeFile(part, bytes);
+  // Two who ask at once make it twice, and the second takes the first one's place.
+  await rename(part, place);
+  return place;
 }
 
 async function write(

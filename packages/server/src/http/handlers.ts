@@ -1,25 +1,42 @@
 /** One handler a route: from checked input to a use case. Nothing is decided here. */
 import { openApiDocument } from '@itinerary/contract';
 import type { MeAnswer, RouteName } from '@itinerary/contract';
-import { hasRight } from '@itinerary/core';
+import { canSee, hasRight, resolveAccess } from '@itinerary/core';
+import type { FaceFacts, InstitutionPage, Viewer } from '@itinerary/core';
 import type { Request } from 'express';
 import type { Config } from '../config/config.ts';
 import { DepartmentRow, HolidayRow, InstitutionRow, PersonRow, TermRow, TextRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
+import {
+  announcementFile,
+  announcements,
+  comment,
+  comments,
+  removeComment,
+} from '../usecases/announcements.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { classmates } from '../usecases/classmates.ts';
 import { createCourse } from '../usecases/create-course.ts';
 import { noteOpened, tick } from '../usecases/deeds.ts';
 import { desk } from '../usecases/desk.ts';
+import { faceFacts, frame } from '../usecases/face.ts';
 import { Failure } from '../usecases/failure.ts';
 import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files.ts';
 import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
+import {
+  institutionPages,
+  removeInstitutionPage,
+  setInstitutionPage,
+} from '../usecases/institution-pages.ts';
 import { addMembers, candidates, members, removeMember, setMemberGroups } from '../usecases/members.ts';
+import { keepMenuTemplate, menuTemplates, removeMenuTemplate } from '../usecases/menu-templates.ts';
 import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/own-moments.ts';
 import { changePage, pageText } from '../usecases/page-words.ts';
 import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/passphrase.ts';
+import { facePicture, library, libraryPicture, ownPictures, takePicture } from '../usecases/pictures.ts';
+import { noteVisit } from '../usecases/visits.ts';
 import { readCourse, readGuide, readItem } from '../usecases/read-course.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { signIn } from '../usecases/sign-in.ts';
@@ -84,6 +101,7 @@ async function me({ em, config, now }: Call, person: Person | null): Promise<MeA
       terms: terms.map(({ code, name, firstDay, lastDay }) => ({ code, name, firstDay, lastDay })),
       holidays: holidays.map(holidayOf),
       largestUpload: institution?.largestUpload ?? 0,
+      pages: signedIn ? [...(await institutionPages(em, id))] : [],
     },
   };
 }
@@ -96,6 +114,14 @@ function shown({ id, name, address, kind }: Person): {
 } {
   return { id, name, address, kind };
 }
+
+const whoReads = ({ viewer, person }: CourseReader): { viewer: Viewer; personId: string | null } => ({
+  viewer,
+  personId: person?.id ?? null,
+});
+
+const factsAround = (em: EntityManager, { loaded }: CourseReader): Promise<FaceFacts> =>
+  faceFacts(em, loaded.row.institutionId, loaded.course.id);
 
 function announcedSize(request: Request): number | null {
   const length = request.headers['content-length'];
@@ -156,6 +182,7 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     passphrase: await passphraseState(em, at.loaded.course.id),
     groupSizes: await groupSizes(em, at.loaded.course.id),
     texts: Object.fromEntries(await factsOfTexts(em, at.loaded.course.id)),
+    face: await faceFacts(em, at.loaded.row.institutionId, at.loaded.course.id),
     rights: {
       plan: hasRight(at.viewer, 'plan'),
       state: hasRight(at.viewer, 'state'),
@@ -195,7 +222,53 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     const picture = { hash: params['hash'] as string, item: query['item'] ?? null };
     return textPicture(em, store, at.loaded.course, at.viewer, picture, now);
   },
-  readCourse: ({ em, reader: at, now }) => readCourse(em, at.loaded.course, at.viewer, now),
+  readCourse: async ({ em, reader, query, now }) => {
+    const who = { ...whoReads(reader), arrives: query['arriving'] === '1' };
+    return readCourse(em, reader.loaded.course, who, await factsAround(em, reader), now);
+  },
+  frame: ({ em, reader, now }) =>
+    frame(em, reader.loaded.course, reader.loaded.row.institutionId, whoReads(reader), now),
+  facePicture: async ({ em, store, reader, params, query, now }) => {
+    const framed = {
+      frame: params['frame'] ?? '',
+      id: query['id'] ?? null,
+      width: Number(query['width']),
+      version: query['v'] ?? null,
+    };
+    const facts = await factsAround(em, reader);
+    return facePicture(em, store, reader.loaded.course, reader.viewer, framed, facts, now);
+  },
+  announcements: ({ em, reader, now }) => announcements(em, reader.loaded.course, reader, now),
+  announcementFile: ({ em, store, reader, params, now }) => {
+    const file = { announcement: params['announcement'] as string, hash: params['hash'] as string };
+    return announcementFile(em, store, reader.loaded.course, reader.viewer, file, now);
+  },
+  comments: ({ em, reader, params, now }) =>
+    comments(em, reader.loaded.course, reader, params['announcement'] as string, now),
+  comment: ({ em, reader, params, body, now }) => {
+    const { text } = body as { text: string };
+    return comment(em, reader.loaded.course, reader, params['announcement'] as string, text, now);
+  },
+  removeComment: ({ em, reader, params, now }) => {
+    const [announcement, remark] = [params['announcement'] as string, params['comment'] as string];
+    return removeComment(em, reader.loaded.course, reader, announcement, remark, now);
+  },
+  setInstitutionPage: ({ em, who, params, body }) => {
+    const page = { ...(body as Omit<InstitutionPage, 'id'>), id: params['page'] as string };
+    return setInstitutionPage(em, (who.person as Person).institutionId, page);
+  },
+  removeInstitutionPage: ({ em, who, params }) =>
+    removeInstitutionPage(em, (who.person as Person).institutionId, params['page'] as string),
+  menuTemplates: (call) => menuTemplates(call.em, personOf(call).institutionId),
+  keepMenuTemplate: (call) =>
+    keepMenuTemplate(call.em, personOf(call).institutionId, call.params['template'] as string, call.body),
+  removeMenuTemplate: (call) =>
+    removeMenuTemplate(call.em, personOf(call).institutionId, call.params['template'] as string),
+  library: ({ query }) => Promise.resolve(library(query['find'] ?? '')),
+  libraryPicture: ({ store, params }) => libraryPicture(store, params['picture'] as string),
+  ownPictures: ({ em, at, now }) => ownPictures(em, at.person, at.loaded.course.id, now),
+  takePicture: ({ em, store, at, body, now }) =>
+    takePicture(em, store, at.loaded.course, at.person, body, now),
   readGuide: ({ reader: at, now, request }) => {
     request.res?.attachment(`${at.loaded.course.code}.csv`);
     return Promise.resolve(readGuide(at.loaded.course, at.viewer, now));
@@ -204,6 +277,9 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     const item = params['item'] as string;
     if (person !== null) {
       await noteOpened(em, loaded.course, { personId: person.id, viewer }, item, now);
+      if (viewer.role !== null && canSee(resolveAccess(loaded.course, viewer, now).nodes.get(item))) {
+        await noteVisit(em, loaded.course.id, person.id, now, { item });
+      }
     }
     return readItem(em, loaded.course, viewer, item, now);
   },

@@ -86,7 +86,7 @@ function endUnread(request: Request, response: Response): void {
 }
 
 /** Ranges and conditional requests are Express's; scripts in a file never run, wherever it is opened. */
-function sendFile(response: Response, { path, name, type, inline }: FileToSend): Promise<void> {
+function sendFile(response: Response, { path, name, type, inline, keep = false }: FileToSend): Promise<void> {
   const file = encodeURIComponent(name).replaceAll(
     /['()*]/g,
     (char) => `%${char.charCodeAt(0).toString(16)}`,
@@ -95,7 +95,7 @@ function sendFile(response: Response, { path, name, type, inline }: FileToSend):
     'Content-Type': type,
     'Content-Disposition': `${inline ? 'inline' : 'attachment'}; filename*=UTF-8''${file}`,
     'Content-Security-Policy': "default-src 'none'; sandbox",
-    'Cache-Control': 'private, no-cache',
+    'Cache-Control': keep ? 'private, max-age=31536000, immutable' : 'private, no-cache',
   });
   return new Promise((resolve, reject) => {
     response.sendFile(path, { cacheControl: false, dotfiles: 'allow' }, (error?: Error) => {

@@ -44,6 +44,12 @@ function cell(attributes: Attributes): Attributes {
   return Object.fromEntries(spans) as Attributes;
 }
 
+/** A formula on a line of its own, or a part of the course that stands in the text. */
+function block(attributes: Attributes): Attributes {
+  if (attributes['data-part'] === 'contact') return { 'data-part': 'contact' };
+  return short(attributes, 'data-formula', MAX_FORMULA);
+}
+
 const only =
   (pick: (attributes: Attributes) => Attributes): sanitizeHtml.Transformer =>
   (tagName, attributes) => ({ tagName, attribs: pick(attributes) });
@@ -52,7 +58,7 @@ const only =
 const NEEDED: Readonly<Record<string, readonly string[]>> = {
   img: ['data-picture'],
   span: ['data-formula'],
-  div: ['data-formula'],
+  div: ['data-formula', 'data-part'],
   a: ['href', 'data-item'],
 };
 
@@ -92,7 +98,7 @@ const ALLOWED: sanitizeHtml.IOptions = {
     td: ['colspan', 'rowspan'],
     img: ['data-picture', 'alt', 'data-author', 'data-licence'],
     span: ['data-formula'],
-    div: ['data-formula'],
+    div: ['data-formula', 'data-part'],
   },
   allowedSchemes: ['https', 'http', 'mailto', 'tel'],
   allowProtocolRelative: false,
@@ -101,7 +107,7 @@ const ALLOWED: sanitizeHtml.IOptions = {
     a: only(link),
     img: only(picture),
     span: only((attributes) => short(attributes, 'data-formula', MAX_FORMULA)),
-    div: only((attributes) => short(attributes, 'data-formula', MAX_FORMULA)),
+    div: only(block),
     th: only(cell),
     td: only(cell),
   },

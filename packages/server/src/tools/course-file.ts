@@ -2,8 +2,16 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { stat } from 'node:fs/promises';
-import { isHolder, parseCourseFile, textFacts, textHashes, toCourseFile } from '@itinerary/core';
-import type { Course, CourseFile, CourseNode } from '@itinerary/core';
+import {
+  isHolder,
+  mapOwnContent,
+  ownContent,
+  parseCourseFile,
+  textFacts,
+  textHashes,
+  toCourseFile,
+} from '@itinerary/core';
+import type { Course, CourseFile, CourseNode, Item, Section } from '@itinerary/core';
 import { systemClock } from '../config/clock.ts';
 import { filesFolderOf } from '../config/config.ts';
 import { loadCourse } from '../db/course-rows.ts';
@@ -12,6 +20,7 @@ import type { EntityManager } from '../db/orm.ts';
 import { connect, migrate } from '../db/orm.ts';
 import { fileKind } from '../files/file-kind.ts';
 import { diskStore, headOf } from '../files/file-store.ts';
+import { checkPicture } from '../files/picture-check.ts';
 import { asBrowsersWrite, hashText, sanitiseText } from '../text/rich-text.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { isKnownChoice } from '../usecases/create-course.ts';
@@ -56,15 +65,9 @@ function admit(file: CourseFile): Pick<CourseFile, 'course' | 'texts'> {
     texts[hashText(clean)] = clean;
   }
   const rename = (hash: string): string => renamed.get(hash) ?? hash;
-  const own = (hash: string | null): string | null => (hash === null ? null : rename(hash));
-  const { course } = file;
+  const course = mapOwnContent(file.course, { text: rename, file: (kept) => kept });
   return {
-    course: {
-      ...course,
-      description: own(course.description),
-      introduction: own(course.introduction),
-      sections: course.sections.map((section) => renameIn(section, rename)),
-    },
+    course: { ...course, sections: course.sections.map((section) => renameIn(section, rename)) },
     texts,
   };
 }
@@ -72,7 +75,13 @@ function admit(file: CourseFile): Pick<CourseFile, 'course' | 'texts'> {
 interface FilesHere {
   /** Without the files that are not here; their items stay, and readiness says that they are empty. */
   readonly kept: Course;
-  readonly rows: readonly { readonly hash: string; readonly size: number; readonly type: string }[];
+  readonly rows: readonly {
+    readonly hash: string;
+    readonly size: number;
+    readonly type: string;
+    readonly width: number | null;
+    readonly height: number | null;
+  }[];
   /** Names of files; a picture in a text has none, and is named by the beginning of its hash. */
   readonly missing: readonly string[];
 }
@@ -89,24 +98,35 @@ async function filesHere(course: Course, texts: CourseFile['texts']): Promise<Fi
       return false;
     }
     const kind = await fileKind(name, await headOf(path));
-    rows.set(hash, {
-      hash,
-      size: (await stat(path)).size,
-      type: kind.ok ? kind.type : 'application/octet-stream',
-    });
+    const type = kind.ok ? kind.type : 'application/octet-stream';
+    const picture = type.startsWith('image/') ? await checkPicture(path) : null;
+    const { width, height } = picture?.ok === true ? picture : { width: null, height: null };
+    rows.set(hash, { hash, size: (await stat(path)).size, type, width, height });
     return true;
   };
   const keep = async <T extends CourseNode>(node: T): Promise<T> => {
-    if (isHolder(node)) return { ...node, items: await Promise.all(node.items.map((item) => keep(item))) };
+    if (isHolder(node)) {
+      const items: Item[] = [];
+      for (const item of node.items) items.push(await keep(item));
+      return { ...node, items };
+    }
     if (!('file' in node) || node.file === null) return node;
     return (await look(node.file.hash, node.file.name)) ? node : { ...node, file: null };
   };
-  const sections = await Promise.all(course.sections.map((section) => keep(section)));
+  // One after the other, so that what is missing is told in the order of the course.
+  const sections: Section[] = [];
+  for (const section of course.sections) sections.push(await keep(section));
+  const own = new Set<string>();
+  for (const { hash, name } of ownContent(course).files) if (await look(hash, name)) own.add(hash);
   for (const hash of textHashes(course)) {
     const pictures = textFacts(texts[hash] ?? '')?.pictures ?? [];
     for (const picture of pictures) await look(picture, `a picture, ${picture.slice(0, 8)}`);
   }
-  return { kept: { ...course, sections }, rows: [...rows.values()], missing: [...missing.values()] };
+  const face = mapOwnContent(course, {
+    text: (hash) => hash,
+    file: (file) => (own.has(file.hash) ? file : null),
+  });
+  return { kept: { ...face, sections }, rows: [...rows.values()], missing: [...missing.values()] };
 }
 
 async function importCourse(em: EntityManager, path: string): Promise<string> {

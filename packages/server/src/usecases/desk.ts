@@ -1,11 +1,13 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
 import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess, stateAt } from '@itinerary/core';
-import type { Course, FactsByText, Term, Viewer } from '@itinerary/core';
+import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
 import { loadCourses } from '../db/course-rows.ts';
 import type { Person } from '../db/entities.ts';
 import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
+import { pictureView, staffOf } from './face.ts';
+import { institutionPages } from './institution-pages.ts';
 import { termsOf } from './terms.ts';
 import { factsOfCourses } from './texts.ts';
 import { viewersOf } from './viewer.ts';
@@ -21,6 +23,8 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const learners = await learnerCounts(em, courses);
   const terms = await termsOf(em, person.institutionId);
   const texts = await factsOfCourses(em, ids);
+  const pages = await institutionPages(em, person.institutionId);
+  const staff = await staffOf(em, ids);
   const viewerOf = await viewersOf(em, person, courses, now);
   const entries = courses.flatMap((course): DeskCourse[] => {
     const viewer = viewerOf(course.id);
@@ -29,6 +33,7 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
       learners: learners.get(course.id) ?? 0,
       term: terms(course.term),
       texts: texts.get(course.id),
+      face: { pages, staff: staff.get(course.id) ?? [] },
       now,
     };
     return [entry(course, viewer, facts)];
@@ -58,24 +63,32 @@ async function found(
     .filter((course) => isThere(resolveAccess(course, viewerOf(course.id), now).course))
     .map((course) => {
       const { firstDay, lastDay } = planCourse(course);
-      return { id: course.id, code: course.code, title: course.title, firstDay, lastDay };
+      return { id: course.id, code: course.code, title: course.title, firstDay, lastDay, ...faceOf(course) };
     })
     .sort((a, b) => a.title.localeCompare(b.title) || a.code.localeCompare(b.code));
 }
 
+/** By what somebody recognises a course in a list. */
+function faceOf(course: Course): Pick<DeskCourse, 'picture' | 'seed'> {
+  const shown = pictureView(course.thumbnail ?? course.banner);
+  const picture = shown === null ? null : { version: shown.version, alt: shown.alt };
+  return { picture, seed: course.look.seed };
+}
+
 interface DeskFacts {
+  readonly face: FaceFacts;
   readonly learners: number;
   readonly term: Term | null;
   readonly texts: FactsByText | undefined;
   readonly now: string;
 }
 
-function entry(course: Course, viewer: Viewer, { learners, term, texts, now }: DeskFacts): DeskCourse {
+function entry(course: Course, viewer: Viewer, { learners, term, texts, face, now }: DeskFacts): DeskCourse {
   const plan = planCourse(course);
   const staff = mayPlan(viewer);
   const asked = staff && course.state !== 'archived';
   const found = asked
-    ? findings(course, { moment: now, learners, term, ...(texts === undefined ? {} : { texts }) }, plan)
+    ? findings(course, { moment: now, learners, term, face, ...(texts === undefined ? {} : { texts }) }, plan)
     : [];
   const blockers = found.filter(isBlocker).length;
   return {
@@ -95,6 +108,7 @@ function entry(course: Course, viewer: Viewer, { learners, term, texts, now }: D
     mayPlan: staff,
     toSettle: staff ? { blockers, advice: found.length - blockers } : null,
     learners: staff ? learners : null,
+    ...faceOf(course),
   };
 }
 

@@ -1,11 +1,26 @@
 /** Uploads to a course: taken while they arrive, up to its limit; told by their content; kept by hash. */
 import type { Readable } from 'node:stream';
 import type { UploadAnswer } from '@itinerary/contract';
-import { canSee, courseView, findNode, isPictureType, ownCourse, resolveAccess } from '@itinerary/core';
-import type { Course, CourseFileRef, Viewer } from '@itinerary/core';
+import {
+  announcementsAt,
+  canSee,
+  courseView,
+  findNode,
+  homeView,
+  isPictureType,
+  isReadable,
+  MAX_SIDE,
+  NO_FACE_FACTS,
+  ownCourse,
+  ownPlan,
+  resolveAccess,
+} from '@itinerary/core';
+import type { Course, CourseFileRef, CourseView, Viewer } from '@itinerary/core';
 import { InstitutionRow, StoredFileRow, TextRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { fileKind } from '../files/file-kind.ts';
+import { checkPicture, MAX_PIXELS } from '../files/picture-check.ts';
+import type { PictureCheck } from '../files/picture-check.ts';
 import { BrokenOff, TooLarge } from '../files/file-store.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { Failure } from './failure.ts';
@@ -48,17 +63,41 @@ export async function takeUpload(em: EntityManager, store: FileStore, upload: Up
     await received.drop();
     throw wrongKind(name, kind.ok ? null : kind);
   }
+  const picture = kind.type.startsWith('image/') ? await checkPicture(received.path) : null;
+  if (picture !== null && !picture.ok) {
+    await received.drop();
+    throw badPicture(name, picture);
+  }
   await received.keep();
   const { hash, size } = received;
+  const { width, height } = picture ?? { width: null, height: null };
   const row = await em.findOne(StoredFileRow, { courseId: course.id, hash });
   if (row === null) {
+    const { type } = kind;
     em.persist(
-      em.create(StoredFileRow, { courseId: course.id, hash, size, type: kind.type, createdAt: now }),
+      em.create(StoredFileRow, { courseId: course.id, hash, size, type, width, height, createdAt: now }),
     );
     await em.flush();
   }
-  return { hash, name, size, type: kind.type };
+  return { hash, name, size, type: kind.type, width, height };
 }
+
+function badPicture(name: string, { why, found }: Extract<PictureCheck, { readonly ok: false }>): Failure {
+  const [sentence, expected] = PICTURE_WORDS[why];
+  return new Failure('bad_input', `${name} ${sentence}: ${found}`, [
+    { path: 'file', value: found, expected },
+  ]);
+}
+
+const PICTURE_WORDS: Readonly<
+  Record<Extract<PictureCheck, { readonly ok: false }>['why'], readonly [string, string]>
+> = {
+  side: ['is a picture with too long a side', `at most ${MAX_SIDE} pixels on a side`],
+  pixels: ['is a picture of too many pixels', `at most ${MAX_PIXELS / 1_000_000} million pixels`],
+  frames: ['moves too long to be unpacked', 'fewer or smaller frames'],
+  script: ['holds more than a picture', 'a picture and nothing else'],
+  broken: ['cannot be read as a picture', 'a whole picture, saved anew by a picture program'],
+};
 
 function wrongKind(
   name: string,
@@ -84,12 +123,14 @@ export interface FileToSend {
   readonly type: string;
   /** Shown where it stands; everything else is handed out to be saved. */
   readonly inline: boolean;
+  /** What stands at this address stays the same for good. */
+  readonly keep?: boolean;
 }
 
 /** Pictures, sounds and films are shown; what could carry a script never is. */
 const isShown = (type: string): boolean => isPictureType(type) || /^(audio|video)\/[a-z0-9.+-]+$/.test(type);
 
-async function toSend(
+export async function toSend(
   store: FileStore,
   { hash, name, type }: Pick<CourseFileRef, 'hash' | 'name' | 'type'>,
 ): Promise<FileToSend> {
@@ -125,13 +166,28 @@ export async function textPicture(
   const answer = item === null ? undefined : resolveAccess(course, viewer, now).nodes.get(item);
   if (item !== null && !canSee(answer)) throw nothingHere();
   const theirs = ownCourse(course, viewer, Date.parse(now));
-  const own = [view.description, view.introduction];
-  const texts = (item === null ? own : [itemText(theirs, item)]).filter((text) => text !== null);
+  const own = item === null ? ownTextsFor(course, viewer, view, now) : [itemText(theirs, item)];
+  const texts = own.filter((text) => text !== null);
   const named = await em.find(TextRow, { courseId: course.id, hash: { $in: texts }, facts: { $ne: null } });
   const isThere = named.some(({ facts }) => facts?.pictures.includes(hash) === true);
   const row = isThere ? await em.findOne(StoredFileRow, { courseId: course.id, hash }) : null;
   if (row === null) throw nothingHere();
   return toSend(store, { hash, name: hash.slice(0, 12), type: row.type });
+}
+
+/** The course's own texts that this person gets now: what it is about, and what its home page and board say. */
+function ownTextsFor(
+  course: Course,
+  viewer: Viewer,
+  view: CourseView,
+  now: string,
+): readonly (string | null)[] {
+  const { panels } = homeView(course, viewer, now, view, NO_FACE_FACTS);
+  const welcome = panels.map((panel) => (panel.kind === 'welcome' ? panel.text : null));
+  const at = Date.parse(now);
+  const standing = isReadable(view.access) ? announcementsAt(ownPlan(course, viewer, at), at) : [];
+  const told = standing.map(({ announcement }) => announcement.text);
+  return [view.description, view.introduction, ...welcome, ...told];
 }
 
 /** The file of an item, for whoever gets that item. */

@@ -3,7 +3,7 @@
  * it are given its new hash, so that everybody replays the change as it was taken.
  */
 import type { CourseNode, Edit } from '@itinerary/core';
-import { isHolder, TEXT_FIELDS } from '@itinerary/core';
+import { isHolder, mapTextHash } from '@itinerary/core';
 import { hashText, sanitiseText } from '../text/rich-text.ts';
 import { Failure } from './failure.ts';
 
@@ -34,9 +34,7 @@ export function admitTexts(texts: Readonly<Record<string, string>>): NewTexts {
 export function renameTexts(edits: readonly Edit[], renamed: ReadonlyMap<string, string>): readonly Edit[] {
   const rename = (hash: string): string => renamed.get(hash) ?? hash;
   return edits.map((edit): Edit => {
-    if (edit.kind === 'set' && TEXT_FIELDS.has(edit.field) && typeof edit.value === 'string') {
-      return { ...edit, value: rename(edit.value) };
-    }
+    if (edit.kind === 'set') return { ...edit, value: mapTextHash(edit.field, edit.value, rename) };
     return edit.kind === 'insert' ? { ...edit, node: renameIn(edit.node, rename) } : edit;
   });
 }

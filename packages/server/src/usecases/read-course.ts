@@ -1,21 +1,27 @@
 /** What somebody reading a course gets. Everything in it comes from core's one answer about access. */
 import type { Neighbour, ReadCourseAnswer, ReadItemAnswer } from '@itinerary/contract';
 import {
+  arrivalAt,
+  canSee,
   courseView,
   findNode,
+  homeView,
   isReadable,
   mayPlan,
   ownCourse,
   pacingCsv,
+  resolveAccess,
   unlistedItem,
 } from '@itinerary/core';
-import type { Course, CourseView, ItemView, SectionView, Viewer } from '@itinerary/core';
+import type { Course, CourseView, FaceFacts, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { nothingHere } from './nothing-here.ts';
 import { groupOf } from './classmates.ts';
 import { mayChangePage } from './page-words.ts';
 import { textReader } from './texts.ts';
+import type { TextReader } from './texts.ts';
+import { noteVisit, visitOf } from './visits.ts';
 
 function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
   const view = courseView(course, viewer, now);
@@ -26,7 +32,12 @@ function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
 export async function readCourse(
   em: EntityManager,
   course: Course,
-  viewer: Viewer,
+  {
+    viewer,
+    personId,
+    arrives,
+  }: { readonly viewer: Viewer; readonly personId: string | null; readonly arrives: boolean },
+  facts: FaceFacts,
   now: string,
 ): Promise<ReadCourseAnswer> {
   const view = viewOf(course, viewer, now);
@@ -35,7 +46,18 @@ export async function readCourse(
   const texts = textReader(em, view);
   const own = ownCourse(course, viewer, Date.parse(now));
   const { around } = view;
+  const home = homeView(course, viewer, now, view, facts);
+  const member = viewer.role === null ? null : personId;
+  const visit = await visitOf(em, course.id, member, now);
+  const arrival = arrivalAt(course, viewer, now, visit, facts);
+  if (member !== null && isReadable(view.access)) {
+    await noteVisit(em, course.id, member, now, arrives ? { arrives } : {});
+  }
   return {
+    home,
+    texts: await homeTexts(home, texts),
+    arrival,
+    last: stillOpen(course, viewer, visit.last, now),
     course: view,
     descriptionHtml: await texts.read(view.description, null),
     introductionHtml: await texts.read(view.introduction, null),
@@ -44,6 +66,25 @@ export async function readCourse(
     mayPlan: mayPlan(viewer),
     isMember: viewer.role === 'learner' || mayPlan(viewer),
   };
+}
+
+/** An item that has been taken out of sight since is not told of, not even by its id. */
+function stillOpen(course: Course, viewer: Viewer, last: string | null, now: string): string | null {
+  return last !== null && canSee(resolveAccess(course, viewer, now).nodes.get(last)) ? last : null;
+}
+
+/** What its panels say, by hash. */
+async function homeTexts(home: HomeView, texts: TextReader): Promise<Readonly<Record<string, string>>> {
+  const hashes = home.panels.flatMap((panel) => {
+    if (panel.kind === 'welcome') return [panel.text];
+    return panel.kind === 'announcements' ? panel.announcements.map(({ text }) => text) : [];
+  });
+  const read = await Promise.all(
+    hashes
+      .filter((hash) => hash !== null)
+      .map(async (hash) => [hash, (await texts.read(hash, null)) ?? ''] as const),
+  );
+  return Object.fromEntries(read);
 }
 
 export function readGuide(course: Course, viewer: Viewer, now: string): string {

@@ -3,6 +3,8 @@ import { randomBytes } from 'node:crypto';
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { UploadAnswer } from '@itinerary/contract';
+import type { CourseFileRef } from '@itinerary/core';
 import pg from 'pg';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
@@ -109,4 +111,9 @@ export const ARCHIVED = 'EFM-210-SPR26';
 export async function courseIds(server: RunningServer): Promise<Readonly<Record<string, string>>> {
   const courses = await deskOf(await signedIn(server, 'staff'));
   return Object.fromEntries(courses.map(({ code, id }) => [code, id]));
+}
+
+/** What came, as a document names it. */
+export function fileRef({ hash, name, size, type }: UploadAnswer): CourseFileRef {
+  return { hash, name, size, type, alt: null, author: null, licence: null };
 }

@@ -1,7 +1,7 @@
 /** Languages. Messages load an area at a time, so that a learner's page never waits for the setup's words. */
 import { createI18n } from 'vue-i18n';
 
-export const LOCALES = ['en', 'es'] as const;
+export const LOCALES = ['en', 'es', 'fr', 'ar'] as const;
 export type Locale = (typeof LOCALES)[number];
 export type Area = 'common' | 'learner' | 'desk' | 'setup';
 
@@ -43,14 +43,38 @@ async function load(locale: Locale, area: Area): Promise<void> {
 export async function loadMessages(areas: readonly Area[]): Promise<void> {
   areas.forEach((area) => wanted.add(area));
   const locale = i18n.global.locale.value as Locale;
-  document.documentElement.lang = locale;
+  await show(locale);
+}
+
+/** A course that speaks one language on its pages; null: elsewhere, and in courses that leave it to the reader. */
+let held: { readonly locale: Locale; readonly always: boolean } | null = null;
+
+async function show(locale: Locale): Promise<void> {
   await Promise.all([...wanted].map((area) => load(locale, area)));
+  i18n.global.locale.value = locale;
+  document.documentElement.lang = locale;
+  document.documentElement.dir = isRightToLeft(locale) ? 'rtl' : 'ltr';
+}
+
+/** The language that stands now: the course's where it is held, else one's own choice, else the course's. */
+function standing(): Locale {
+  const stored = localStorage.getItem(KEY);
+  if (held !== null && (held.always || !isLocale(stored))) return held.locale;
+  return firstLocale();
 }
 
 export async function changeLocale(locale: Locale): Promise<void> {
   // First of all: a page loaded anew while the messages are still on their way keeps to what was chosen.
   localStorage.setItem(KEY, locale);
-  await Promise.all([...wanted].map((area) => load(locale, area)));
-  i18n.global.locale.value = locale;
-  document.documentElement.lang = locale;
+  await show(standing());
+}
+
+/** @param always whatever the reader has chosen. */
+export async function holdLocale(locale: Locale | null, always: boolean): Promise<void> {
+  held = locale === null ? null : { locale, always };
+  if (standing() !== i18n.global.locale.value) await show(standing());
+}
+
+export function isRightToLeft(locale: string): boolean {
+  return locale === 'ar';
 }

@@ -2,12 +2,13 @@ import { createRouter, createWebHistory } from 'vue-router';
 import type { RouteRecordRaw } from 'vue-router';
 import { UnreachableError } from '../api/client.ts';
 import { useSession } from '../stores/session.ts';
-import type { Area } from './i18n.ts';
+import type { Area } from '@itinerary/core';
+import type { Area as MessageArea } from './i18n.ts';
 import { i18n, loadMessages } from './i18n.ts';
 
 declare module 'vue-router' {
   interface RouteMeta {
-    areas?: readonly Area[];
+    areas?: readonly MessageArea[];
     /** Open to people who are not signed in. */
     open?: boolean;
     /** Message key of the page's title; pages about one course set their own. */
@@ -20,6 +21,19 @@ async function withCore<T>(page: () => Promise<T>): Promise<T> {
   await import('./zod-without-eval.ts');
   return page();
 }
+
+const coursePage = (): Promise<unknown> => import('../learner/CoursePage.vue');
+
+/** Pages that collect what is in the course, by the last part of their address. */
+const COLLECTIONS: Readonly<Record<string, Area>> = {
+  outline: 'sections',
+  assignments: 'assignments',
+  quizzes: 'quizzes',
+  discussions: 'discussions',
+  meetings: 'meetings',
+  files: 'files',
+  syllabus: 'syllabus',
+};
 
 const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/desk' },
@@ -42,40 +56,40 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['desk', 'setup', 'learner'], title: 'desk.new.title' },
   },
   {
-    path: '/setup/:course/:stop(about|dates|outline|access|readiness)?',
+    path: '/setup/:course/:stop(about|dates|outline|menu|look|access|messages|readiness)?',
     name: 'setup',
     component: () => withCore(() => import('../setup/SetupPage.vue')),
     meta: { areas: ['setup', 'learner', 'desk'] },
   },
   {
     path: '/courses/:course',
-    name: 'course',
-    component: () => import('../learner/CoursePage.vue'),
+    component: () => import('../learner/shell/CourseShell.vue'),
     meta: { open: true, areas: ['learner'] },
-  },
-  {
-    path: '/courses/:course/sections/:section',
-    name: 'section',
-    component: () => import('../learner/SectionPage.vue'),
-    meta: { open: true, areas: ['learner'] },
-  },
-  {
-    path: '/courses/:course/members',
-    name: 'course-members',
-    component: () => import('../learner/MembersPage.vue'),
-    meta: { areas: ['learner'] },
-  },
-  {
-    path: '/courses/:course/guide',
-    name: 'guide',
-    component: () => import('../learner/GuidePage.vue'),
-    meta: { open: true, areas: ['learner'] },
-  },
-  {
-    path: '/courses/:course/items/:item',
-    name: 'item',
-    component: () => import('../learner/ItemPage.vue'),
-    meta: { open: true, areas: ['learner'] },
+    children: [
+      { path: '', name: 'course', component: coursePage },
+      { path: 'home', name: 'course-home', component: coursePage },
+      { path: 'sections/:section', name: 'section', component: () => import('../learner/SectionPage.vue') },
+      { path: 'items/:item', name: 'item', component: () => import('../learner/ItemPage.vue') },
+      { path: 'guide', name: 'guide', component: () => import('../learner/GuidePage.vue') },
+      {
+        path: 'members',
+        name: 'course-members',
+        component: () => import('../learner/MembersPage.vue'),
+        meta: { open: false },
+      },
+      {
+        path: 'announcements',
+        name: 'course-announcements',
+        component: () => import('../learner/AnnouncementsPage.vue'),
+      },
+      { path: 'contact', name: 'course-contact', component: () => import('../learner/ContactPage.vue') },
+      ...(Object.entries(COLLECTIONS) as [string, Area][]).map(([at, area]) => ({
+        path: at,
+        name: `course-${at}`,
+        component: () => import('../learner/OutlinePage.vue'),
+        props: { area },
+      })),
+    ],
   },
   {
     path: '/:rest(.*)*',

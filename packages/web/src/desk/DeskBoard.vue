@@ -4,7 +4,7 @@ import type { DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDay } from '../app/dates.ts';
-import CoursePicture from '../ui/CoursePicture.vue';
+import CourseThumb from '../ui/CourseThumb.vue';
 import FindingSign from '../ui/FindingSign.vue';
 import StateMark from '../ui/StateMark.vue';
 
@@ -50,7 +50,7 @@ const settle = (course: DeskCourse): number =>
     </thead>
     <tbody>
       <tr v-for="course in courses" :key="course.id" @click="router.push(to(course))">
-        <td class="picture"><CoursePicture :code="course.code" /></td>
+        <td class="picture"><CourseThumb :course="course" :width="320" /></td>
         <td class="figures code">{{ course.code }}</td>
         <td class="course">
           <RouterLink :to="to(course)" @click.stop>{{ course.title }}</RouterLink>

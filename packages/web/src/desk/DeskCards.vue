@@ -3,7 +3,7 @@
 import type { DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../app/dates.ts';
-import CoursePicture from '../ui/CoursePicture.vue';
+import CourseThumb from '../ui/CourseThumb.vue';
 import StateMark from '../ui/StateMark.vue';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
@@ -22,7 +22,7 @@ function when(course: DeskCourse): string {
   <ul class="cards">
     <li v-for="course in courses" :key="course.id">
       <RouterLink :to="`/courses/${course.id}`" class="card">
-        <span class="picture"><CoursePicture :code="course.code" /></span>
+        <span class="picture"><CourseThumb :course="course" :width="640" /></span>
         <span class="words">
           <strong>{{ course.title }}</strong>
           <span class="figures soft">{{ course.code }}</span>

@@ -1,21 +1,28 @@
 <script setup lang="ts">
-/** A course as a learner meets it: banner, the way on, the sections on their line. Also shown in setup. */
-import { IconClock, IconPlayerPlay } from '@tabler/icons-vue';
-import type { CourseView, ItemView, PauseView, SectionView } from '@itinerary/core';
+/** A course as a learner meets it: its banner, and the panels of its home page. Also shown in setup. */
+import { IconClock } from '@tabler/icons-vue';
+import type { PictureView } from '@itinerary/contract';
+import type { CourseView, HomeView, ItemView, PanelView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../api/client.ts';
-import { dayIn, formatDay, formatDays, formatMinutes, formatTime } from '../app/dates.ts';
-import CoursePicture from '../ui/CoursePicture.vue';
-import { itemAttributes } from './item-attributes.ts';
+import { dayIn, formatDay, formatTime } from '../app/dates.ts';
+import CourseBanner from './CourseBanner.vue';
+import CourseFacts from './CourseFacts.vue';
+import HomePanel from './HomePanel.vue';
 import ItemFace from './ItemFace.vue';
 import { momentWords, ownMoment } from './moment-words.ts';
 import PublicFacts from './PublicFacts.vue';
 import RichText from './RichText.vue';
-import SectionStop from './SectionStop.vue';
 
 const props = defineProps<{
   course: CourseView;
+  home: HomeView;
+  /** What its panels say, by hash. */
+  texts: Readonly<Record<string, string>>;
+  banner: PictureView | null;
+  /** The colour that the theme is made from; null: the product's own. */
+  seed: string | null;
   today: string;
   descriptionHtml: string | null;
   staff: readonly string[];
@@ -28,17 +35,19 @@ const props = defineProps<{
   /** Around one item: its text. */
   aroundHtml?: string | null;
   /** Makes real addresses of items; without it they are buttons. */
-  hrefFor?: (item: ItemView) => string;
-  sectionHrefFor?: (section: SectionView) => string;
+  hrefFor?: ((item: ItemView) => string) | undefined;
+  sectionHrefFor?: ((section: SectionView) => string) | undefined;
   /** 1 on a page of its own, 2 inside another. */
   level: 1 | 2;
 }>();
-const emit = defineEmits<{ open: [item: ItemView]; section: [section: SectionView] }>();
+const emit = defineEmits<{
+  open: [item: Pick<ItemView, 'id'>];
+  section: [section: SectionView];
+  announcements: [];
+}>();
 const { t, locale } = useI18n();
 
 const isLink = computed(() => props.hrefFor !== undefined);
-const attributes = (item: ItemView): Record<string, unknown> =>
-  itemAttributes(item, props.hrefFor, () => emit('open', item));
 
 /** Closed, only what it is about is there; when it opens is said by the course's clocks and by one's own. */
 const opening = computed(() => {
@@ -52,9 +61,6 @@ const opening = computed(() => {
     own: ownMoment(at, locale.value, props.today),
   };
 });
-
-/** The same from day to day, so that a day later no line is drawn again that says the same. */
-const inYear = computed(() => `${props.today.slice(0, 4)}-01-01`);
 
 const status = computed(() => {
   const { now, firstDay, state } = props.course;
@@ -77,50 +83,52 @@ const status = computed(() => {
   }
 });
 
-/** Sections, with the named pauses between them. */
-const stops = computed(() => {
-  const { sections, pauses } = props.course;
-  const before = (id: string | null): { pause: PauseView }[] =>
-    pauses.filter((pause) => pause.before === id).map((pause) => ({ pause }));
-  return [...sections.flatMap((section) => [...before(section.id), { section }]), ...before(null)];
-});
-const isIndex = computed(() => props.course.reading === 'sections');
-
-/** A wall of items hides where one is: only the section that is on stands open, unless there are few. */
-const FEW = 3;
-const standing = computed(() => {
-  const { sections } = props.course;
-  if (sections.length <= FEW) return new Set(sections.map(({ id }) => id));
-  return new Set([(sections.find(({ current }) => current) ?? sections[0])?.id]);
-});
+/** Around one item that item is the page, and nothing stands beside it that would say it again. */
+const panels = computed(() =>
+  props.home.panels.filter(
+    ({ kind }) => props.course.around === null || (kind !== 'outline' && kind !== 'carry_on'),
+  ),
+);
+const isNamed = computed(() => props.course.access === 'named');
+const isEmpty = computed(
+  () => !isNamed.value && props.course.sections.length === 0 && props.course.around === null,
+);
+const inColumn = (column: PanelView['column']): readonly PanelView[] =>
+  props.home.columns === 1
+    ? column === 'main'
+      ? panels.value
+      : []
+    : panels.value.filter((panel) => panel.column === column);
+const hasSide = computed(() => isNamed.value || inColumn('side').length > 0);
+const shared = computed(() => ({
+  course: props.course,
+  today: props.today,
+  texts: props.texts,
+  descriptionHtml: props.descriptionHtml,
+  staff: props.staff,
+  isMember: props.isMember === true,
+  carryOn: props.carryOn,
+  hasBegun: props.hasBegun,
+  hrefFor: props.hrefFor,
+  sectionHrefFor: props.sectionHrefFor,
+  level: props.level === 1 ? (2 as const) : (3 as const),
+}));
 </script>
 
 <template>
   <article class="face">
-    <header class="banner">
-      <CoursePicture :code="course.code" />
-      <component :is="`h${level}`" class="plate">{{ course.title }}</component>
-    </header>
-    <div class="columns">
+    <CourseBanner
+      :course-id="course.id"
+      :code="course.code"
+      :title="course.title"
+      :seed="seed"
+      :picture="banner"
+      :level="level"
+    >
+      <template v-if="$slots['banner']" #picture><slot name="banner" /></template>
+    </CourseBanner>
+    <div :class="['columns', { single: !hasSide }]">
       <div class="way">
-        <component
-          :is="isLink ? 'a' : 'button'"
-          v-if="carryOn !== null"
-          class="carry-on"
-          v-bind="attributes(carryOn)"
-        >
-          <IconPlayerPlay :size="22" aria-hidden="true" />
-          <span>
-            <strong>{{
-              t(hasBegun ? 'learner.carryOn' : 'learner.startWith', { title: carryOn.title })
-            }}</strong>
-            <span class="figures meta">
-              <template v-if="carryOn.number">{{ carryOn.number }}</template>
-              <template v-if="carryOn.number && carryOn.minutes"> · </template>
-              <template v-if="carryOn.minutes">{{ formatMinutes(carryOn.minutes) }}</template>
-            </span>
-          </span>
-        </component>
         <div v-if="opening" class="opening">
           <p>
             <IconClock :size="18" aria-hidden="true" /> <strong>{{ opening.words }}</strong>
@@ -131,20 +139,14 @@ const standing = computed(() => {
           </template>
         </div>
         <p v-else-if="status" class="status figures">{{ status }}</p>
-        <p
-          v-if="course.sections.length === 0 && course.around === null && course.access !== 'named'"
-          class="soft"
-        >
-          {{ t('learner.empty') }}
-        </p>
+        <p v-if="isEmpty" class="soft">{{ t('learner.empty') }}</p>
         <slot name="visit" />
-        <PublicFacts v-if="course.access === 'named'" :course="course" />
+        <PublicFacts v-if="isNamed" :course="course" />
         <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
           <RichText :html="introductionHtml" />
         </section>
         <ItemFace
           v-if="course.around"
-          class="around"
           :section="null"
           :item="course.around"
           :html="aroundHtml ?? null"
@@ -153,77 +155,42 @@ const standing = computed(() => {
           :file-href="isLink ? path`/api/learn/${course.id}/items/${course.around.id}/file` : null"
           :level="2"
         />
-        <ol v-else class="sections">
-          <template v-for="stop in stops">
-            <SectionStop
-              v-if="'section' in stop"
-              :key="stop.section.id"
-              :section="stop.section"
-              :today="inYear"
-              :is-past="stop.section.days !== null && stop.section.days.last < today"
-              :level="level === 1 ? 2 : 3"
-              :stands-open="standing.has(stop.section.id)"
-              :as-index="isIndex"
-              v-bind="{
-                ...(hrefFor === undefined ? {} : { hrefFor }),
-                ...(sectionHrefFor === undefined ? {} : { sectionHref: sectionHrefFor(stop.section) }),
-              }"
-              @open="emit('open', $event)"
-              @section="emit('section', stop.section)"
-            />
-            <li v-else :key="`${stop.pause.first} ${stop.pause.name}`" class="pause">
-              <span v-if="stop.pause.number" class="figures">{{ stop.pause.number }}</span>
-              <strong>{{ stop.pause.name }}</strong>
-              <span class="figures soft">{{
-                formatDays(stop.pause.first, stop.pause.last, locale, today)
-              }}</span>
-            </li>
-          </template>
-        </ol>
+        <HomePanel
+          v-for="panel in inColumn('main')"
+          :key="panel.id"
+          :panel="panel"
+          v-bind="shared"
+          @open="emit('open', $event)"
+          @section="emit('section', $event)"
+          @announcements="emit('announcements')"
+        >
+          <template v-if="$slots['panel']" #picture="{ picture }"
+            ><slot name="panel" :picture="picture"
+          /></template>
+        </HomePanel>
       </div>
       <component
         :is="level === 1 ? 'aside' : 'div'"
-        class="about"
-        :aria-label="level === 1 ? t('learner.about') : undefined"
+        v-if="hasSide"
+        class="side"
+        :aria-label="level === 1 ? t('learner.beside') : undefined"
       >
-        <component :is="`h${level + 1}`">{{ t('learner.about') }}</component>
-        <RichText v-if="descriptionHtml" :html="descriptionHtml" />
-        <dl>
-          <template v-if="course.firstDay && course.lastDay">
-            <dt>{{ t('learner.runs') }}</dt>
-            <dd class="figures">{{ formatDays(course.firstDay, course.lastDay, locale, today) }}</dd>
-          </template>
-          <template v-if="course.event">
-            <dt>{{ t('learner.kinds.meeting') }}</dt>
-            <dd class="figures">
-              {{
-                t('learner.event', {
-                  day: formatDay(course.event.day, locale, { today }),
-                  time: course.event.time,
-                })
-              }}
-            </dd>
-            <dd v-if="course.event.place">{{ course.event.place }}</dd>
-          </template>
-          <template v-if="staff.length > 0">
-            <dt>{{ t('learner.taughtBy') }}</dt>
-            <dd v-for="name in staff" :key="name">{{ name }}</dd>
-          </template>
-          <dt>{{ t('learner.code') }}</dt>
-          <dd class="figures">{{ course.code }}</dd>
-        </dl>
-        <RouterLink
-          v-if="isLink && isMember && course.access !== 'named'"
-          class="guide"
-          :to="`/courses/${course.id}/members`"
-          >{{ t('learner.members.open') }}</RouterLink
+        <section v-if="isNamed" class="about" :aria-label="t('learner.about')">
+          <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
+        </section>
+        <HomePanel
+          v-for="panel in inColumn('side')"
+          :key="panel.id"
+          :panel="panel"
+          v-bind="shared"
+          @open="emit('open', $event)"
+          @section="emit('section', $event)"
+          @announcements="emit('announcements')"
         >
-        <RouterLink
-          v-if="isLink && course.access !== 'named'"
-          class="guide"
-          :to="`/courses/${course.id}/guide`"
-          >{{ t('learner.guide.open') }}</RouterLink
-        >
+          <template v-if="$slots['panel']" #picture="{ picture }"
+            ><slot name="panel" :picture="picture"
+          /></template>
+        </HomePanel>
       </component>
     </div>
   </article>
@@ -237,7 +204,7 @@ const standing = computed(() => {
 
 .opening {
   padding: 12px 16px;
-  border-left: 4px solid var(--later);
+  border-inline-start: 4px solid var(--later);
   background: var(--mist);
 }
 
@@ -247,98 +214,22 @@ const standing = computed(() => {
   align-items: center;
 }
 
-.banner {
-  position: relative;
-  height: clamp(112px, 22cqi, 210px);
-}
-
-.plate {
-  position: absolute;
-  left: 16px;
-  right: 16px;
-  bottom: 12px;
-  width: fit-content;
-  max-width: calc(100% - 32px);
-  padding: 3px 10px 5px;
-  border-radius: 4px;
-  background: var(--card);
-  font-size: clamp(20px, 5cqi, 30px);
-}
-
 .columns {
   display: grid;
-  gap: 24px;
+  gap: var(--gap, 22px);
   padding: 16px;
 }
 
-.way {
+.way,
+.side {
+  display: grid;
+  gap: var(--gap, 22px);
+  align-content: start;
   min-width: 0;
 }
 
-.carry-on {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  width: 100%;
-  padding: 11px 16px;
-  border: 0;
-  border-radius: 6px;
-  background: var(--bottle);
-  color: var(--on-bottle);
-  text-align: left;
-  text-decoration: none;
-  cursor: pointer;
-}
-
-.carry-on:hover {
-  background: color-mix(in srgb, var(--bottle) 88%, var(--ink));
-}
-
-.carry-on strong,
-.carry-on .meta {
-  display: block;
-}
-
-.carry-on .meta {
-  font-size: 13.5px;
-}
-
 .status {
-  margin-top: 14px;
   color: var(--ink-soft);
-}
-
-.sections {
-  margin: 14px 0 0;
-  padding: 0;
-  list-style: none;
-}
-
-.pause {
-  position: relative;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-  margin: 0 0 16px 32px;
-  padding: 5px 10px;
-  border-radius: 4px;
-  background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
-  font-size: 13.5px;
-}
-
-.pause::before {
-  content: '';
-  position: absolute;
-  left: -24.5px;
-  top: -16px;
-  bottom: -20px;
-  width: 3px;
-  background: repeating-linear-gradient(var(--route-pale) 0 4px, transparent 4px 8px);
-}
-
-.around,
-.introduction {
-  margin-top: 20px;
 }
 
 .introduction {
@@ -347,25 +238,8 @@ const standing = computed(() => {
 }
 
 .about {
-  display: grid;
-  align-content: start;
-  gap: 12px;
-  padding-top: 16px;
+  padding-top: 12px;
   border-top: 3px solid var(--route);
-}
-
-dl {
-  margin: 0;
-}
-
-dt {
-  margin-top: 10px;
-  color: var(--ink-soft);
-  font-size: 12.5px;
-}
-
-dd {
-  margin: 0;
 }
 
 @container (min-width: 860px) {
@@ -377,9 +251,9 @@ dd {
     padding: 24px;
   }
 
-  .plate {
-    left: max(24px, calc(50% - 536px));
-    bottom: 20px;
+  .columns.single {
+    grid-template-columns: minmax(0, 760px);
+    justify-content: center;
   }
 }
 </style>

@@ -1,58 +1,72 @@
 <script setup lang="ts">
-import { IconRoute } from '@tabler/icons-vue';
+/** Where one arrives who opens a course: its home page, or wherever the course sends them. */
 import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { ItemView, SectionView } from '@itinerary/core';
-import { computed, watch } from 'vue';
-import { useI18n } from 'vue-i18n';
+import { computed, inject, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { path } from '../api/client.ts';
 import { dayIn } from '../app/dates.ts';
 import { setTitle } from '../app/router.ts';
 import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
-import AppBar from '../ui/AppBar.vue';
 import { itemToCarryOn } from './carry-on.ts';
 import CourseFace from './CourseFace.vue';
 import { lastRead } from './last-read.ts';
 import LoadState from './LoadState.vue';
+import { AREA_PATHS } from './shell/menu-words.ts';
+import { COURSE_FRAME } from './shell/frame.ts';
 import { useAnswer } from './use-answer.ts';
 import VisitForm from './VisitForm.vue';
 
-const { t } = useI18n();
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
+const frame = inject(COURSE_FRAME, ref(null));
 const courseId = computed(() => String(route.params['course']));
+const isArriving = computed(() => route.name === 'course');
 const { answer, state, reload, refresh } = useAnswer<ReadCourseAnswer>(
-  () => path`/api/learn/${courseId.value}`,
+  () => path`/api/learn/${courseId.value}` + (isArriving.value ? '?arriving=1' : ''),
 );
 useLive(() => void refresh());
 
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
-const last = computed(() => lastRead(courseId.value));
+const last = computed(() => lastRead(courseId.value) ?? answer.value?.last ?? null);
 const carryOn = computed(() =>
   answer.value === null ? null : itemToCarryOn(answer.value.course, last.value),
 );
-const hrefFor = (item: ItemView): string => `/courses/${courseId.value}/items/${item.id}`;
+const hrefFor = (item: Pick<ItemView, 'id'>): string => `/courses/${courseId.value}/items/${item.id}`;
+const sectionHrefFor = ({ id }: Pick<SectionView, 'id'>): string =>
+  `/courses/${courseId.value}/sections/${id}`;
 
-const sectionHrefFor = ({ id }: SectionView): string => `/courses/${courseId.value}/sections/${id}`;
-
+/** Arriving is once: what changes while the page is open sends nobody away. */
+let arrivedAt = '';
+const isLeaving = ref(false);
 watch(answer, (got) => {
-  if (got !== null) setTitle(got.course.title);
+  if (got === null) return;
+  setTitle(got.course.title);
+  if (!isArriving.value || arrivedAt === got.course.id) return;
+  arrivedAt = got.course.id;
+  const { arrival } = got;
+  if (arrival.to === 'home') return;
+  isLeaving.value = true;
+  const to =
+    arrival.to === 'item'
+      ? hrefFor(arrival)
+      : arrival.to === 'section'
+        ? sectionHrefFor(arrival)
+        : `/courses/${got.course.id}/${AREA_PATHS[arrival.to]}`;
+  void router.replace(to);
 });
 </script>
 
 <template>
-  <AppBar>
-    <template #end>
-      <RouterLink v-if="answer?.mayPlan" class="button small" :to="`/setup/${courseId}/outline`">
-        <IconRoute :size="17" aria-hidden="true" /> {{ t('learner.toSetup') }}
-      </RouterLink>
-    </template>
-  </AppBar>
-  <main v-if="answer !== null && state === 'there'" id="main" class="page">
+  <main v-if="answer !== null && state === 'there' && !isLeaving" id="main">
     <CourseFace
       :course="answer.course"
+      :home="answer.home"
+      :texts="answer.texts"
+      :banner="frame?.banner ?? null"
+      :seed="frame?.look.seed ?? null"
       :today="today"
       :description-html="answer.descriptionHtml"
       :introduction-html="answer.introductionHtml"
@@ -70,12 +84,5 @@ watch(answer, (got) => {
       <template #visit><VisitForm v-if="answer.course.asks" :course-id="courseId" @in="reload" /></template>
     </CourseFace>
   </main>
-  <LoadState v-else :state="state" @again="reload" />
+  <LoadState v-else :state="isLeaving ? 'loading' : state" @again="reload" />
 </template>
-
-<style scoped>
-.page {
-  min-height: calc(100vh - var(--bar-height));
-  background: var(--card);
-}
-</style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The pacing guide: the whole plan on one page, made to be printed, or taken along as a table. */
-import { IconArrowLeft, IconDownload, IconPrinter } from '@tabler/icons-vue';
+import { IconDownload, IconPrinter } from '@tabler/icons-vue';
 import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { ItemView, PauseView, SectionView } from '@itinerary/core';
 import { computed, watch } from 'vue';
@@ -10,7 +10,6 @@ import { path } from '../api/client.ts';
 import { dayIn, formatDay, formatDays, formatMinutes } from '../app/dates.ts';
 import { setTitle } from '../app/router.ts';
 import { useSession } from '../stores/session.ts';
-import AppBar from '../ui/AppBar.vue';
 import LoadState from './LoadState.vue';
 import { momentWords } from './moment-words.ts';
 import { sectionIndex } from './section-index.ts';
@@ -58,12 +57,8 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <AppBar class="no-print" />
   <main v-if="answer !== null && state === 'there'" id="main" class="page">
     <nav class="no-print tools">
-      <RouterLink class="back" :to="`/courses/${courseId}`">
-        <IconArrowLeft :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
-      </RouterLink>
       <span class="spacer" />
       <a class="button" :href="csv" download>
         <IconDownload :size="17" aria-hidden="true" /> {{ t('learner.guide.csv') }}

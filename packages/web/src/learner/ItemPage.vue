@@ -46,12 +46,7 @@ watch(answer, (got) => {
 </script>
 
 <template>
-  <ReadingFrame
-    :course-id="courseId"
-    :course-title="answer?.course.title ?? null"
-    :state="state"
-    @again="reload"
-  >
+  <ReadingFrame :course-id="courseId" :state="state" @again="reload">
     <template v-if="answer !== null">
       <ItemFace
         :section="answer.section"

@@ -7,9 +7,11 @@ import { useRoute } from 'vue-router';
 import { path } from '../api/client.ts';
 import { setTitle } from '../app/router.ts';
 import ReadingFrame from './ReadingFrame.vue';
+import { useRoleWord } from './shell/frame.ts';
 import { useAnswer } from './use-answer.ts';
 
 const { t } = useI18n();
+const roleWord = useRoleWord();
 const route = useRoute();
 const courseId = computed(() => String(route.params['course']));
 const { answer, state, reload } = useAnswer<ClassmatesAnswer>(
@@ -19,15 +21,13 @@ watch(answer, () => setTitle(t('learner.members.title')));
 </script>
 
 <template>
-  <ReadingFrame :course-id="courseId" :course-title="null" :state="state" @again="reload">
+  <ReadingFrame :course-id="courseId" :state="state" area="members" @again="reload">
     <template v-if="answer !== null">
       <h1>{{ t('learner.members.title') }}</h1>
       <ul>
         <li v-for="person in answer.people" :key="`${person.role} ${person.name}`">
           <span>{{ person.name }}</span>
-          <span class="soft">{{
-            [t(`learner.members.roles.${person.role}`), ...person.groups].join(' · ')
-          }}</span>
+          <span class="soft">{{ [roleWord(person.role), ...person.groups].join(' · ') }}</span>
         </li>
       </ul>
     </template>

@@ -1,48 +1,60 @@
 <script setup lang="ts">
-/** A page within a course, to read: the course's name above, the way back to all sections, and the page. */
-import { IconArrowLeft } from '@tabler/icons-vue';
+/** A page within a course, to read: the way back, and the page. */
+import { IconArrowLeft, IconLifebuoy } from '@tabler/icons-vue';
+import { computed, inject, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import AppBar from '../ui/AppBar.vue';
+import { ownWords } from '../app/own-words.ts';
 import LoadState from './LoadState.vue';
+import { COURSE_FRAME } from './shell/frame.ts';
 import type { Loading } from './use-answer.ts';
 
-defineProps<{
+const props = defineProps<{
   courseId: string;
-  /** Null until it has come. */
-  courseTitle: string | null;
   state: Loading;
+  /** A page of the menu's: one goes on by the menu, and help with it stands beside it. */
+  area?: string;
+  wide?: boolean;
 }>();
 const emit = defineEmits<{ again: [] }>();
-const { t } = useI18n();
+const { t, locale } = useI18n();
+const frame = inject(COURSE_FRAME, ref(null));
+
+const help = computed(() => {
+  const all = frame.value?.menu.help ?? {};
+  const found = props.area === undefined ? undefined : (all[props.area] ?? all['']);
+  return found === undefined
+    ? null
+    : { address: found.address, words: ownWords(found.names, locale.value) ?? '' };
+});
+const back = computed(() => {
+  const hasOutline = frame.value?.areas.includes('sections') === true;
+  return `/courses/${props.courseId}${hasOutline ? '/outline' : '/home'}`;
+});
 </script>
 
 <template>
-  <AppBar>
-    <RouterLink v-if="courseTitle !== null" class="course" :to="`/courses/${courseId}`">{{
-      courseTitle
-    }}</RouterLink>
-  </AppBar>
-  <main v-if="state === 'there'" id="main" class="page">
-    <RouterLink class="back" :to="`/courses/${courseId}`">
-      <IconArrowLeft :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
+  <main v-if="state === 'there'" id="main" :class="['page', { wide }]">
+    <RouterLink v-if="area === undefined" class="back" :to="back">
+      <IconArrowLeft class="turns" :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
     </RouterLink>
+    <a v-if="help" class="help" :href="help.address" target="_blank" rel="noopener noreferrer">
+      <IconLifebuoy :size="17" aria-hidden="true" /> {{ help.words }}
+      <span class="visually-hidden">{{ t('learner.newTab') }}</span>
+    </a>
     <slot />
   </main>
   <LoadState v-else :state="state" @again="emit('again')" />
 </template>
 
 <style scoped>
-.course {
-  overflow: hidden;
-  color: inherit;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+.page {
+  max-width: 752px;
+  margin: 0 auto;
+  padding: 20px 16px 48px;
 }
 
-.page {
-  min-height: calc(100vh - var(--bar-height));
-  padding: 20px max(16px, calc(50% - 360px)) 48px;
-  background: var(--card);
+.page.wide {
+  max-width: 1040px;
 }
 
 .back {
@@ -53,9 +65,12 @@ const { t } = useI18n();
   margin-bottom: 12px;
 }
 
-@media (max-width: 520px) {
-  .course {
-    font-size: 14px;
-  }
+.help {
+  float: inline-end;
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+  font-size: 13.5px;
 }
 </style>

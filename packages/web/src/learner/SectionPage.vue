@@ -47,7 +47,6 @@ watch(section, (now) => {
 <template>
   <ReadingFrame
     :course-id="courseId"
-    :course-title="answer?.course.title ?? null"
     :state="state === 'there' && section === null ? 'nothing' : state"
     @again="reload"
   >

@@ -17,7 +17,10 @@ import CourseTimeline from './CourseTimeline.vue';
 import DatesStop from './dates/DatesStop.vue';
 import UploadList from './files/UploadList.vue';
 import GoLiveDialog from './GoLiveDialog.vue';
+import LookStop from './look/LookStop.vue';
 import MembersDialog from './members/MembersDialog.vue';
+import MenuStop from './menu/MenuStop.vue';
+import MessagesStop from './messages/MessagesStop.vue';
 import NoticeList from './NoticeList.vue';
 import OutlineStop from './outline/OutlineStop.vue';
 import PreviewPane from './preview/PreviewPane.vue';
@@ -35,7 +38,10 @@ const COMPONENTS = {
   about: AboutStop,
   dates: DatesStop,
   outline: OutlineStop,
+  menu: MenuStop,
+  look: LookStop,
   access: AccessStop,
+  messages: MessagesStop,
   readiness: ReadinessStop,
 };
 

@@ -1,5 +1,5 @@
 /** Fields and what they hold, in words, for whoever is told about a change. */
-import { courseEntries, TEXT_FIELDS } from '@itinerary/core';
+import { courseEntries, TEXT_FIELDS, textHashSchema } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 
 type Translate = (key: string) => string;
@@ -12,9 +12,10 @@ export function fieldKey(field: string): string {
 
 /** Moments, files, formats: what has a name or a day is told by it, the rest is only said to be another. */
 function objectWords(said: Readonly<Record<string, FieldValue>>, t: Translate): string {
-  for (const key of ['name', 'title', 'text', 'day']) {
+  for (const key of ['name', 'title', 'subject', 'text', 'day']) {
     const words = said[key];
-    if (typeof words !== 'string' || words === '') continue;
+    // A long text is a hash, and nobody wants to read one.
+    if (typeof words !== 'string' || words === '' || textHashSchema.safeParse(words).success) continue;
     const time = key === 'day' && typeof said['time'] === 'string' ? ` ${said['time']}` : '';
     return `${words}${time}`;
   }

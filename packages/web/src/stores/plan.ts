@@ -11,6 +11,7 @@ import {
   MAX_TEXT,
   openCopy,
   planCourse,
+  readField,
   redoLast,
   sameValue,
   takeAnswer,
@@ -60,6 +61,8 @@ export const usePlan = defineStore('plan', () => {
   const learners = ref(0);
   const passphrase = ref<PlanAnswer['passphrase']>('none');
   const groupSizes = shallowRef<PlanAnswer['groupSizes']>({});
+  /** The institution's pages, and who is on the staff. */
+  const face = shallowRef<PlanAnswer['face']>({ pages: [], staff: [] });
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
   const told = shallowRef<readonly Told[]>([]);
@@ -89,6 +92,7 @@ export const usePlan = defineStore('plan', () => {
       learners: learners.value,
       passphrase: passphrase.value,
       groupSizes: groupSizes.value,
+      face: face.value,
       term: term.value,
       // A copy, so that every text that comes is looked at.
       texts: new Map(texts.facts),
@@ -112,6 +116,7 @@ export const usePlan = defineStore('plan', () => {
     learners.value = answer.learners;
     passphrase.value = answer.passphrase;
     groupSizes.value = answer.groupSizes;
+    face.value = answer.face;
     saving.value = 'saved';
     savedAt.value = null;
   }
@@ -163,6 +168,18 @@ export const usePlan = defineStore('plan', () => {
     }
     const hash = html === null ? null : await texts.keep(html);
     set(target, field, hash, was, { typing: true });
+  }
+
+  /** The same for a text that an entry of a table holds: its hash is the entry's `text`. */
+  async function setEntryText(field: string, html: string | null): Promise<void> {
+    if (html !== null && html.length > MAX_TEXT) {
+      tell({ kind: 'problem', code: 'too_large' });
+      return;
+    }
+    const hash = html === null ? null : await texts.keep(html);
+    const now = course.value === null ? null : readField(course.value, field);
+    if (now === null || typeof now !== 'object' || course.value === null) return;
+    set(course.value.id, field, { ...now, text: hash }, now, { typing: true });
   }
 
   function retrace(way: 'undo' | 'redo'): void {
@@ -298,6 +315,7 @@ export const usePlan = defineStore('plan', () => {
     learners,
     passphrase,
     groupSizes,
+    face,
     saving,
     savedAt,
     told,
@@ -308,6 +326,7 @@ export const usePlan = defineStore('plan', () => {
     change,
     set,
     setText,
+    setEntryText,
     undo: () => retrace('undo'),
     redo: () => retrace('redo'),
     flush,

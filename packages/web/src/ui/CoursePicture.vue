@@ -2,8 +2,13 @@
 import { computed } from 'vue';
 import { pictureFor, ridge } from './picture.ts';
 
-const props = defineProps<{ code: string }>();
-const picture = computed(() => pictureFor(props.code));
+const props = defineProps<{
+  code: string;
+  title: string;
+  /** The colour of the course, where it has one. */
+  seed?: string | null;
+}>();
+const picture = computed(() => pictureFor(props.title, props.code, props.seed ?? null));
 </script>
 
 <template>

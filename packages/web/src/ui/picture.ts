@@ -1,6 +1,7 @@
 /**
- * The stand-in for a course's picture: a flat shore drawn from its code, so that each course keeps one and
- * two courses seldom share one. Pure: the same code gives the same drawing.
+ * The stand-in for a course's picture: a flat shore whose ridges are drawn from its title and whose colours come
+ * from the course's own, or else from its code, so that no course is ever without a face. Pure: the same title,
+ * code and colour give the same drawing.
  */
 export interface Picture {
   readonly sky: string;
@@ -31,9 +32,24 @@ function hash(text: string): number {
   return value >>> 0;
 }
 
-export function pictureFor(code: string): Picture {
-  const seed = hash(code);
-  const scene = SCENES[seed % SCENES.length] as (typeof SCENES)[number];
+/** Shades of one colour, mixed where they are drawn. */
+function sceneOf(colour: string): (typeof SCENES)[number] | Omit<Picture, 'farLine' | 'nearLine'> {
+  const mixed = (share: number, other: string): string =>
+    `color-mix(in oklab, ${colour} ${share}%, ${other})`;
+  return {
+    sky: mixed(20, '#f7f3ea'),
+    far: mixed(58, '#cfd3cc'),
+    near: mixed(82, '#10201c'),
+    water: mixed(38, '#e6ecea'),
+    sun: '#fbf3dc',
+  };
+}
+
+/** @param colour `#rrggbb`, or null: the scene goes by the code. */
+export function pictureFor(title: string, code: string, colour: string | null): Picture {
+  const seed = hash(title);
+  const scene =
+    colour === null ? (SCENES[hash(code) % SCENES.length] as (typeof SCENES)[number]) : sceneOf(colour);
   const pick = (shift: number, low: number, high: number): number =>
     low + ((seed >>> shift) & 7) * ((high - low) / 7);
   return {

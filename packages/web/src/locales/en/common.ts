@@ -6,7 +6,7 @@ export default {
   seeWhatMoves: 'See what moves',
   toDesk: 'To your desk',
   broken: 'Something on this page broke. What you saved is safe; load the page again to go on.',
-  languages: { en: 'English', es: 'Español' },
+  languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'Blocker', advice: 'Advice' },
   states: { draft: 'Draft', live: 'Live', archived: 'Archived' },
   away: {

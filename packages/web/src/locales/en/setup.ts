@@ -5,6 +5,9 @@ import files from './setup/files.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
+import look from './setup/look.ts';
+import menu from './setup/menu.ts';
+import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
@@ -19,7 +22,10 @@ export default {
     about: 'About',
     dates: 'Dates & format',
     outline: 'Outline',
+    menu: 'Menu & home',
+    look: 'Look',
     access: 'Access',
+    messages: 'Messages',
     readiness: 'Readiness',
   },
   leads: {
@@ -27,7 +33,10 @@ export default {
     dates:
       'How the course is paced decides what a section is. Change it whenever you like; nothing you have written is lost.',
     outline: 'The sections and what is in them, in the order in which learners meet them.',
+    menu: 'What learners find their way by, where they arrive, and what they see first.',
+    look: 'The face of the course: its colour, its pictures, its language.',
     access: 'Who gets what of the course, and from when until when.',
+    messages: 'What learners are told, on which days, and whom they can ask.',
     readiness: 'What still stands in the way of opening, and what you may want to settle first.',
   },
   bar: {
@@ -99,6 +108,10 @@ export default {
     full: 'See it at full size',
     fold: 'Fold the preview away',
     unfold: 'See what a learner sees',
+    onItsOwn: 'This page is made for whoever opens it; see it in the course itself.',
+    frame: 'How it is shown',
+    frames: { phone: 'As on a phone', page: 'As a page' },
+    dark: 'Dark',
     draft: 'Not open yet: this is what learners will get once it is live.',
   },
   notices: {
@@ -184,6 +197,10 @@ export default {
       about: 'Go to About',
       dates: 'Go to Dates & format',
       outline: 'Go to Outline',
+      menu: 'Go to Menu & home',
+      look: 'Go to Look',
+      access: 'Go to Access',
+      messages: 'Go to Messages',
       members: 'Add learners',
     },
   },
@@ -222,6 +239,9 @@ export default {
   outcomes,
   work,
   moment,
+  menu,
+  look,
+  messages,
   layout,
   wholeBetween: 'A whole number from {least} to {most}',
   numberBetween: 'A number from {least} to {most}',
@@ -239,6 +259,8 @@ export default {
     table: 'Table',
     picture: 'Picture',
     formula: 'Formula',
+    contacts: 'Contact cards',
+    contactsHere: 'The contact cards stand here.',
     tableTools: 'Tools for the table',
     rowAfter: 'Add a row below',
     columnAfter: 'Add a column after',

@@ -6,7 +6,7 @@ export default {
   seeWhatMoves: 'Ver qué se mueve',
   toDesk: 'A tu mesa',
   broken: 'Algo ha fallado en esta página. Lo guardado está a salvo; vuelve a cargarla para seguir.',
-  languages: { en: 'English', es: 'Español' },
+  languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'Impedimento', advice: 'Consejo' },
   states: { draft: 'Borrador', live: 'En marcha', archived: 'Archivado' },
   away: {

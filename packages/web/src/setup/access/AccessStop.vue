@@ -10,6 +10,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import ChoiceTiles from '../../ui/ChoiceTiles.vue';
 import { useActs } from '../acts.ts';
+import PartLinks from '../PartLinks.vue';
 import StopHead from '../StopHead.vue';
 import { useFieldFocus } from '../use-field-focus.ts';
 import ExceptionPart from './ExceptionPart.vue';
@@ -36,7 +37,7 @@ const isByJoining = computed(
     (course.value.dates.format === 'weeks' || course.value.dates.format === 'units'),
 );
 
-const parts = computed(() => [
+const parts = computed((): readonly (readonly [string, string])[] => [
   ['access-find', t('setup.access.parts.find')],
   ['access-dates', t('setup.access.parts.dates')],
   ['access-moments', t('setup.access.moments')],
@@ -90,9 +91,7 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
 
 <template>
   <StopHead stop="access" />
-  <nav class="parts" :aria-label="t('setup.access.onThisPage')">
-    <a v-for="[id, words] in parts" :key="id" :href="`#${id}`">{{ words }}</a>
-  </nav>
+  <PartLinks :parts="parts" />
   <div class="access">
     <p class="state">
       <strong>{{ t(`setup.bar.states.${state}`) }}</strong>
@@ -169,20 +168,6 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
 </template>
 
 <style scoped>
-.parts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin-bottom: 16px;
-  font-size: 13.5px;
-}
-
-.parts a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 24px;
-}
-
 .access {
   display: grid;
   gap: 20px;

@@ -2,25 +2,38 @@
 /** The parts of a planned moment, in the words of a sentence. */
 import { allLivingItems, livingSections } from '@itinerary/core';
 import type { Anchor, PlannedMoment, ShiftUnit } from '@itinerary/core';
-import { computed } from 'vue';
+import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useNodeTitle } from '../node-title.ts';
 import DayField from '../../ui/DayField.vue';
 
-const props = defineProps<{ id: string; field: 'due' | 'held' | 'opens' | 'until' }>();
+const props = defineProps<{
+  id: string;
+  field: 'due' | 'held' | 'opens' | 'until';
+  /** It stands in no section: "this section" means nothing to it. */
+  ofCourse?: boolean;
+  /** It has to have one. */
+  required?: boolean;
+}>();
 const moment = defineModel<PlannedMoment | null>({ required: true });
 const { t, locale } = useI18n();
 const plan = usePlan();
+const titleOf = useNodeTitle();
+/** Two forms may stand on one page. */
+const group = useId();
 
 type Relative = Extract<PlannedMoment, { kind: 'relative' }>;
 type Way = 'none' | 'usual' | 'weekday' | 'relative' | 'fixed';
 
-const WAYS = computed<readonly Way[]>(() =>
-  props.field === 'due'
-    ? ['none', 'usual', 'weekday', 'relative', 'fixed']
-    : ['none', 'weekday', 'relative', 'fixed'],
-);
+const WAYS = computed<readonly Way[]>(() => [
+  ...(props.required ? [] : ['none' as const]),
+  ...(props.field === 'due' ? ['usual' as const] : []),
+  ...(props.ofCourse ? [] : ['weekday' as const]),
+  'relative',
+  'fixed',
+]);
 /** "Sunday of this section" is the shortest of the relative ones, and the most usual. */
 const isWeekday = (one: Relative): boolean =>
   one.anchor.of === 'section' && one.anchor.section === null && one.shift === null && one.weekday !== null;
@@ -37,7 +50,9 @@ const time = computed(() =>
 );
 
 function choose(next: Way): void {
-  const section: Anchor = { of: 'section', at: edge.value, section: null };
+  const section: Anchor = props.ofCourse
+    ? { of: 'course', at: edge.value }
+    : { of: 'section', at: edge.value, section: null };
   const base: Relative = { kind: 'relative', anchor: section, shift: null, weekday: null, time: time.value };
   const days = plan.planned?.sections.find(
     ({ section: one }) => one.id === props.id || allLivingItems(one).some(({ id }) => id === props.id),
@@ -80,11 +95,18 @@ const anchors = computed(() => {
       { of: 'course', at: 'end' },
       { of: 'joining' },
     ] as const
-  ).map((anchor) => ({
-    value: JSON.stringify(anchor),
-    title: t(`setup.moment.anchors.${anchor.of}${'at' in anchor ? `_${anchor.at}` : ''}`),
-    anchor,
-  }));
+  )
+    .filter((anchor) => !props.ofCourse || anchor.of !== 'section')
+    .map((anchor) => ({
+      value: JSON.stringify(anchor),
+      title: t(`setup.moment.anchors.${anchor.of}${'at' in anchor ? `_${anchor.at}` : ''}`),
+      anchor,
+    }));
+  const starts = (props.ofCourse ? livingSections(course) : []).map(({ id }) => {
+    const anchor: Anchor = { of: 'section', at: 'start', section: id };
+    const title = t('setup.moment.anchors.sectionStart', { title: titleOf(id) ?? '' });
+    return { value: JSON.stringify(anchor), title, anchor };
+  });
   const dues = livingSections(course)
     .flatMap((section) => allLivingItems(section))
     .filter((item) => 'due' in item && item.due !== null && item.id !== props.id)
@@ -93,7 +115,7 @@ const anchors = computed(() => {
       return { value: JSON.stringify(anchor), title: t('setup.moment.anchors.due', { title }), anchor };
     });
   const now = relative.value?.anchor;
-  const all = [...base, ...dues];
+  const all = [...base, ...starts, ...dues];
   const isListed = now === undefined || all.some(({ value }) => value === JSON.stringify(now));
   return isListed
     ? all
@@ -115,8 +137,10 @@ const weekdays = computed(() =>
   <fieldset class="ways">
     <legend class="visually-hidden">{{ t('setup.moment.way') }}</legend>
     <label v-for="one in WAYS" :key="one" :class="{ chosen: way === one }">
-      <input type="radio" name="way" :value="one" :checked="way === one" @change="choose(one)" />
-      {{ t(one === 'none' ? `setup.moment.none.${field}` : `setup.moment.ways.${one}`) }}
+      <input type="radio" :name="group" :value="one" :checked="way === one" @change="choose(one)" />
+      {{
+        t(one === 'none' ? `setup.moment.none.${ofCourse ? 'ofCourse' : field}` : `setup.moment.ways.${one}`)
+      }}
     </label>
   </fieldset>
   <div v-if="relative && way === 'weekday'" class="parts">

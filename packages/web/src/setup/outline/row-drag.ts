@@ -1,4 +1,4 @@
-/** Dragging a line of the outline by its handle, and dropping it above, below or into another. */
+/** Dragging a line of a list by its handle, and dropping it above, below or into another. */
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
@@ -24,6 +24,8 @@ export function useRowDrag(
   row: Ref<HTMLElement | null>,
   handle: Ref<HTMLElement | null>,
   dropped: (dragged: string, drop: Drop) => void,
+  /** Lines of one list are not dropped into another. */
+  list = 'outline',
 ): RowDrag {
   const isDragging = ref(false);
   const edge = ref<Edge | null>(null);
@@ -41,19 +43,18 @@ export function useRowDrag(
       draggable({
         element,
         dragHandle: grip,
-        getInitialData: () => ({ outlineRow: id() }),
+        getInitialData: () => ({ row: id(), list }),
         onDragStart: () => (isDragging.value = true),
         onDrop: () => (isDragging.value = false),
       }),
       dropTargetForElements({
         element,
-        canDrop: ({ source }) =>
-          typeof source.data['outlineRow'] === 'string' && source.data['outlineRow'] !== id(),
+        canDrop: ({ source: { data } }) => data['list'] === list && data['row'] !== id(),
         onDrag: ({ location }) => (edge.value = at(location.current.input.clientY)),
         onDragLeave: () => (edge.value = null),
         onDrop: ({ location, source }) => {
           edge.value = null;
-          dropped(String(source.data['outlineRow']), { on: id(), edge: at(location.current.input.clientY) });
+          dropped(String(source.data['row']), { on: id(), edge: at(location.current.input.clientY) });
         },
       }),
     );

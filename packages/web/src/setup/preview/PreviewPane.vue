@@ -1,9 +1,18 @@
 <script setup lang="ts">
 /** What somebody sees, computed from the plan as it stands: the learner's own pages, at the marker's moment. */
-import { IconArrowsMaximize, IconChevronLeft, IconChevronRight, IconPin, IconUser } from '@tabler/icons-vue';
+import {
+  IconArrowsMaximize,
+  IconChevronLeft,
+  IconChevronRight,
+  IconMoon,
+  IconPin,
+  IconSun,
+  IconUser,
+} from '@tabler/icons-vue';
 import { onceLive } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useTheme } from 'vuetify';
 import { VDialog } from 'vuetify/components/VDialog';
 import { formatDay, formatTime } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -24,6 +33,11 @@ const session = useSession();
 const { marker, isSeeing } = useActs();
 const isFull = ref(false);
 const side = ref<'there' | 'missing'>('there');
+/** Undefined: as the workspace is. */
+const dark = ref<boolean | undefined>(undefined);
+const theme = useTheme();
+const isDark = computed(() => dark.value ?? theme.current.value.dark);
+const frame = ref<'page' | 'phone'>('page');
 
 function moment(iso: string, isExact: boolean, day: string): string {
   const words = formatDay(day, locale.value, { today: session.today });
@@ -70,6 +84,12 @@ function pin(): void {
         </button>
         <span class="chip figures when">{{ on }}</span>
         <span class="spacer" />
+        <IconButton
+          :icon="isDark ? IconSun : IconMoon"
+          :label="t('setup.preview.dark')"
+          :aria-pressed="isDark"
+          @click="dark = !isDark"
+        />
         <IconButton :icon="IconArrowsMaximize" :label="t('setup.preview.full')" @click="isFull = true" />
         <IconButton
           :icon="IconChevronRight"
@@ -89,13 +109,14 @@ function pin(): void {
         </button>
       </div>
     </template>
-    <div v-if="open" class="phone">
+    <div v-if="open" class="small-screen">
       <GhostList v-if="side === 'missing' && missing !== null" />
       <PreviewScreen
         v-else
         :viewer="seeing.viewer"
         :moment="marker.moment.value"
         :label="t('setup.preview.title')"
+        :dark="dark"
       />
     </div>
     <VDialog v-model="isFull" :max-width="1180" :aria-label="t('setup.preview.title')">
@@ -106,13 +127,36 @@ function pin(): void {
             :viewer="seeing.pinned.viewer"
             :moment="seeing.pinned.moment"
             :label="t('setup.seeing.keptBeside', { name: seeing.pinned.name })"
+            :dark="dark"
+            :class="frame"
           />
         </div>
         <div class="one">
           <p class="head figures">{{ who }}, {{ on }}</p>
-          <PreviewScreen :viewer="seeing.viewer" :moment="marker.moment.value" :label="`${who}, ${on}`" />
+          <PreviewScreen
+            :viewer="seeing.viewer"
+            :moment="marker.moment.value"
+            :label="`${who}, ${on}`"
+            :dark="dark"
+            :class="frame"
+          />
         </div>
         <p class="acts">
+          <span class="frames" role="group" :aria-label="t('setup.preview.frame')">
+            <button
+              v-for="one in ['page', 'phone'] as const"
+              :key="one"
+              class="button"
+              type="button"
+              :aria-pressed="frame === one"
+              @click="frame = one"
+            >
+              {{ t(`setup.preview.frames.${one}`) }}
+            </button>
+            <button class="button" type="button" :aria-pressed="isDark" @click="dark = !isDark">
+              {{ t('setup.preview.dark') }}
+            </button>
+          </span>
           <button class="button" type="button" @click="pin">
             <IconPin :size="16" aria-hidden="true" />
             {{ t(seeing.pinned === null ? 'setup.seeing.pin' : 'setup.seeing.unpin') }}
@@ -234,7 +278,7 @@ button.chip {
   font-weight: 600;
 }
 
-.phone {
+.small-screen {
   flex: 1;
   min-height: 0;
   border: 1px solid var(--field-rule);
@@ -272,6 +316,24 @@ button.chip {
   border-bottom: 3px solid var(--route);
 }
 
+.one > .phone {
+  width: 372px;
+  margin: 0 auto;
+  border-inline: 1px solid var(--field-rule);
+  border-radius: 0;
+}
+
+.frames {
+  display: flex;
+  flex: 1;
+  gap: 6px;
+}
+
+.frames [aria-pressed='true'] {
+  border-color: var(--bottle);
+  background: var(--bottle-pale);
+}
+
 .acts {
   grid-column: 1 / -1;
   display: flex;
@@ -289,7 +351,7 @@ button.chip {
     border-top: 1px solid var(--rule);
   }
 
-  .phone {
+  .small-screen {
     max-width: 372px;
     max-height: 640px;
     margin: 0 auto;

@@ -1,15 +1,35 @@
 <script setup lang="ts">
 /** The learner's own pages, resolved from the plan as it stands, for somebody at a moment. */
 import { IconArrowLeft } from '@tabler/icons-vue';
-import { courseView, findNode, onceLive, ownCourse, share, whyNot } from '@itinerary/core';
-import type { CourseView, Layer, Viewer } from '@itinerary/core';
+import {
+  announcementsAt,
+  announcementView,
+  contactsOf,
+  courseView,
+  findNode,
+  homeView,
+  lookView,
+  menuView,
+  onceLive,
+  ownCourse,
+  ownPlan,
+  share,
+  whyNot,
+} from '@itinerary/core';
+import type { Area, CourseView, HomeView, Layer, MenuItemView, Viewer } from '@itinerary/core';
 import { computed, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
 import { itemToCarryOn } from '../../learner/carry-on.ts';
+import AreaFace from '../../learner/AreaFace.vue';
 import CourseFace from '../../learner/CourseFace.vue';
 import { FOLLOW } from '../../learner/follow.ts';
 import ItemFace from '../../learner/ItemFace.vue';
+import AnnouncementCard from '../../learner/panels/AnnouncementCard.vue';
+import ContactCards from '../../learner/panels/ContactCards.vue';
+import CourseFrame from '../../learner/shell/CourseFrame.vue';
+import { CONTACTS, ROLE_NAMES } from '../../learner/shell/frame.ts';
+import CroppedPicture from '../pictures/CroppedPicture.vue';
 import { readableItems } from '../../learner/section-index.ts';
 import SectionFace from '../../learner/SectionFace.vue';
 import { usePlan } from '../../stores/plan.ts';
@@ -24,6 +44,8 @@ const props = defineProps<{
   moment: string;
   /** Two may stand beside each other. */
   label: string;
+  /** Left out: as the workspace is. */
+  dark?: boolean | undefined;
 }>();
 const { t } = useI18n();
 const plan = usePlan();
@@ -40,6 +62,67 @@ const view = computed<CourseView | null>((before) => {
   const { course, planned } = plan;
   if (course === null || planned === null) return null;
   return share(before ?? null, courseView(onceLive(course), props.viewer, props.moment, planned));
+});
+const live = computed(() => (plan.course === null ? null : onceLive(plan.course)));
+const asked = computed(() => {
+  const { planned } = plan;
+  return live.value === null || planned === null ? null : { course: live.value, planned };
+});
+const menu = computed(() => {
+  if (asked.value === null) return null;
+  const { course, planned } = asked.value;
+  return menuView(course, props.viewer, props.moment, plan.face, planned);
+});
+const home = computed<HomeView>(() => {
+  if (asked.value === null || view.value === null) return { columns: 2, panels: [] };
+  const { course, planned } = asked.value;
+  return homeView(course, props.viewer, props.moment, view.value, plan.face, planned);
+});
+const announcements = computed(() => {
+  if (asked.value === null) return [];
+  const at = Date.parse(props.moment);
+  const own = ownPlan(asked.value.course, props.viewer, at, asked.value.planned);
+  return announcementsAt(own, at).map((one) => announcementView(own, one));
+});
+const panelTexts = computed(() => {
+  const hashes = home.value.panels.flatMap((panel) => {
+    if (panel.kind === 'welcome') return [panel.text];
+    return panel.kind === 'announcements' ? panel.announcements.map(({ text }) => text) : [];
+  });
+  const named = [...hashes, ...announcements.value.map(({ text }) => text)].filter((hash) => hash !== null);
+  return Object.fromEntries(named.map((hash) => [hash, filled(texts.read(hash)) ?? '']));
+});
+const look = computed(() => (plan.course === null ? null : lookView(plan.course.look)));
+provide(
+  ROLE_NAMES,
+  computed(() => plan.course?.roleNames ?? {}),
+);
+provide(
+  CONTACTS,
+  computed(() => ({
+    contacts: plan.course === null ? [] : contactsOf(plan.course, plan.face.staff),
+    pictureHref: null,
+  })),
+);
+/** The entry of the menu that was pressed; null: the home page. */
+const pressed = ref<MenuItemView | null>(null);
+const area = computed<Area | null>(() => {
+  const own = pressed.value?.area ?? null;
+  return own === 'home' ? null : own;
+});
+function go(item: MenuItemView): void {
+  reading.value = item.item;
+  inSection.value = null;
+  pressed.value = item.to === 'area' || item.to === 'item' ? item : pressed.value;
+}
+const announcementsEntry = computed<MenuItemView | null>(() => {
+  const all = menu.value?.groups.flatMap(({ entries }) => entries) ?? [];
+  return all.find((item) => item.area === 'announcements') ?? null;
+});
+const currentEntry = computed(() => {
+  if (pressed.value !== null) return pressed.value.id;
+  const all = menu.value?.groups.flatMap(({ entries }) => entries) ?? [];
+  return all.find((item) => item.area === 'home')?.id ?? null;
 });
 const filled = useFilled(() => view.value);
 const sections = computed(() => view.value?.sections ?? []);
@@ -100,42 +183,103 @@ watch(place, (now) => {
 <template>
   <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="pointed = null">
     <div class="screen" tabindex="0" role="region" :aria-label="label">
-      <div v-if="place" class="page">
-        <button class="button small" type="button" @click="reading = null">
-          <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-        </button>
-        <ItemFace
-          :section="place.section"
-          :item="place.item"
-          :html="html"
+      <CourseFrame
+        class="framed"
+        :course-id="view.id"
+        :menu="menu"
+        :place="plan.course?.menuPlace ?? 'top'"
+        :current="currentEntry"
+        :unread="0"
+        :look="look"
+        :dark="dark"
+        told
+        @go="go"
+      >
+        <div v-if="place" class="page">
+          <button class="button small" type="button" @click="reading = null">
+            <IconArrowLeft class="turns" :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+          </button>
+          <ItemFace
+            :section="place.section"
+            :item="place.item"
+            :html="html"
+            :today="today"
+            :zone="view.zone"
+            :file-href="
+              place.item.file === null ? null : path`/api/courses/${view.id}/files/${place.item.file.hash}`
+            "
+            :level="2"
+          />
+        </div>
+        <div v-else-if="section" class="page">
+          <button class="button small" type="button" @click="inSection = null">
+            <IconArrowLeft class="turns" :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+          </button>
+          <SectionFace :section="section" :today="today" :level="2" @open="reading = $event.id" />
+        </div>
+        <div v-else-if="area === 'announcements'" class="page">
+          <h2>{{ t('learner.areas.announcements') }}</h2>
+          <AnnouncementCard
+            v-for="one in announcements"
+            :key="one.id"
+            :announcement="one"
+            :html="one.text === null ? null : (panelTexts[one.text] ?? null)"
+            :today="today"
+            :level="3"
+            :file-href="null"
+          />
+        </div>
+        <div v-else-if="area === 'contact'" class="page">
+          <h2>{{ t('learner.areas.contact') }}</h2>
+          <ContactCards
+            :contacts="contactsOf(plan.course!, plan.face.staff)"
+            :level="3"
+            :picture-href="null"
+          />
+        </div>
+        <div v-else-if="area === 'guide' || area === 'members'" class="page">
+          <h2>{{ t(`learner.areas.${area}`) }}</h2>
+          <p class="soft">{{ t('setup.preview.onItsOwn') }}</p>
+        </div>
+        <div v-else-if="area !== null" class="page wide">
+          <AreaFace
+            :area="area"
+            :course="view"
+            :description-html="filled(texts.read(view.description))"
+            :staff="[]"
+            :today="today"
+            :level="2"
+            @open="reading = $event.id"
+            @section="inSection = $event.id"
+          />
+        </div>
+        <CourseFace
+          v-else
+          :course="view"
+          :home="home"
+          :texts="panelTexts"
+          :banner="null"
+          :seed="plan.course?.look.seed ?? null"
           :today="today"
-          :zone="view.zone"
-          :file-href="
-            place.item.file === null ? null : path`/api/courses/${view.id}/files/${place.item.file.hash}`
-          "
+          :description-html="filled(texts.read(view.description))"
+          :introduction-html="filled(texts.read(view.introduction))"
+          :around-html="aroundHtml"
+          :staff="[]"
+          :carry-on="carryOn"
+          :has-begun="false"
           :level="2"
-        />
-      </div>
-      <div v-else-if="section" class="page">
-        <button class="button small" type="button" @click="inSection = null">
-          <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-        </button>
-        <SectionFace :section="section" :today="today" :level="2" @open="reading = $event.id" />
-      </div>
-      <CourseFace
-        v-else
-        :course="view"
-        :today="today"
-        :description-html="filled(texts.read(view.description))"
-        :introduction-html="filled(texts.read(view.introduction))"
-        :around-html="aroundHtml"
-        :staff="[]"
-        :carry-on="carryOn"
-        :has-begun="false"
-        :level="2"
-        @open="reading = $event.id"
-        @section="inSection = $event.id"
-      />
+          @open="reading = $event.id"
+          @section="inSection = $event.id"
+          @announcements="pressed = announcementsEntry"
+        >
+          <template v-if="plan.course?.banner" #banner>
+            <CroppedPicture :course-id="view.id" :picture="plan.course.banner" fills />
+          </template>
+          <template #panel="{ picture }">
+            <CroppedPicture :course-id="view.id" :picture="picture" frame="panel" />
+          </template>
+        </CourseFace>
+      </CourseFrame>
     </div>
     <p v-if="because" class="because">{{ because }}</p>
   </div>
@@ -178,5 +322,13 @@ watch(place, (now) => {
   gap: 12px;
   justify-items: start;
   padding: 16px;
+}
+
+.page.wide {
+  justify-items: stretch;
+}
+
+.framed {
+  min-height: 100%;
 }
 </style>

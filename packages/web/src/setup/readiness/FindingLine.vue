@@ -9,6 +9,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FindingSign from '../../ui/FindingSign.vue';
 import { useActs } from '../acts.ts';
+import { useEntryWords } from '../menu/entry-words.ts';
 import { useNodeTitle } from '../node-title.ts';
 
 const props = defineProps<{
@@ -23,6 +24,12 @@ const acts = useActs();
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
+const entryWords = useEntryWords();
+function entryName(id: string): string {
+  const entry = plan.course?.menu[id];
+  return entry === undefined ? '' : entryWords(entry);
+}
+
 /** Values as the reader's language writes them: days as days, weekdays by name. */
 const values = computed(() =>
   Object.fromEntries(
@@ -30,6 +37,7 @@ const values = computed(() =>
       if (typeof value === 'string' && DAY.test(value)) {
         return [name, formatDay(value, locale.value, { today: session.today })];
       }
+      if (name === 'entry' || name === 'content') return [name, entryName(String(value))];
       if (name === 'weekday' || name === 'weekStart') return [name, weekdayName(Number(value), locale.value)];
       return [name, value];
     }),

@@ -1,5 +1,6 @@
 /** What each tool of the editor does. */
 import {
+  IconAddressBook,
   IconBlockquote,
   IconBold,
   IconCode,
@@ -64,6 +65,11 @@ export function textTools(editor: Editor, asks: Asks): readonly Tool[] {
     },
     { name: 'picture', icon: IconPhoto, run: asks.picture },
     { name: 'formula', icon: IconMath, on: isAt('formula', 'formulaBlock'), run: asks.formula },
+    {
+      name: 'contacts',
+      icon: IconAddressBook,
+      run: () => chain().insertContent({ type: 'contactPart' }).run(),
+    },
   ];
 }
 

@@ -8,6 +8,7 @@ export default {
   way: 'Measured from what',
   none: {
     until: 'It stays open',
+    ofCourse: 'It stays up',
     due: 'No due moment',
     held: 'With the meeting of its section',
     opens: 'As soon as what holds it is open',
@@ -36,6 +37,7 @@ export default {
   anchors: {
     section_start: 'the first day of its section',
     section_end: 'the last day of its section',
+    sectionStart: 'the first day of {title}',
     course_start: 'the first day of the course',
     course_end: 'the last day of the course',
     joining: 'the day of joining',

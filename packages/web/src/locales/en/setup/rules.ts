@@ -270,4 +270,74 @@ export default {
     why: 'Everybody would work alone, and see nobody else.',
     cure: 'As the course has it',
   },
+  menu_long: {
+    what: 'The menu has {count} entries | The menu has {count} entries',
+    why: 'People take in about {most} without counting; beyond that they read, and miss what they came for.',
+    cure: '',
+  },
+  menu_twice: {
+    what: 'Two entries of the menu lead to the same place: {entry} | {count} entries lead to where another one leads already',
+    why: 'Learners open both to find out whether there is a difference.',
+    cure: 'Take the second one out | Take the later ones out',
+  },
+  menu_empty_page: {
+    what: 'An entry leads to an empty page: {entry} | {count} entries lead to empty pages',
+    why: 'Learners do not get it in their menu while there is nothing on the page.',
+    cure: 'Take it out of the menu | Take them out of the menu',
+  },
+  menu_tool_first: {
+    what: '{entry} stands above {content} in the menu',
+    why: 'What people come for should be what they see first.',
+    cure: 'Put {content} before it',
+  },
+  menu_no_start: {
+    what: 'Nothing in the menu is a place to start',
+    why: 'It leads neither to a home page, nor to the sections, nor to a page.',
+    cure: 'Bring the sections back',
+  },
+  menu_no_contact: {
+    what: 'Nothing leads learners to whom they can ask',
+    why: 'The contact cards are neither in the menu nor on the home page.',
+    cure: 'Put them on the home page',
+  },
+  menu_no_contact_cards: {
+    what: 'Learners have no way to reach the instructor',
+    why: 'No contact card says how.',
+    cure: '',
+  },
+  menu_address: {
+    what: 'An entry leads to {address} without https | {count} entries lead to addresses without https',
+    why: 'Anybody on the way can read along, and browsers warn of it.',
+    cure: 'Make it https | Make them https',
+  },
+  menu_address_none: {
+    what: 'An entry leads to {address}, which is no place that learners can reach | {count} entries lead to no place that learners can reach; the first is {address}',
+    why: 'Learners would find an error there.',
+    cure: '',
+  },
+  menu_label_long: {
+    what: '“{label}” is too long for the menu of a phone | {count} labels are too long for the menu of a phone; the first is “{label}”',
+    why: 'It has {length} characters, and two lines hold {most}.',
+    cure: '',
+  },
+  arrive_lost: {
+    what: 'Learners are to arrive at what they do not get | Learners are to arrive at what they do not get, the first time and later',
+    why: 'They arrive at the home page instead.',
+    cure: 'Let them arrive where everybody does',
+  },
+  course_picture_silent: {
+    what: 'The course’s picture says nothing to those who do not see it | Two pictures of the course say nothing to those who do not see them',
+    why: 'Say what it shows, or that it is decoration.',
+    cure: '',
+  },
+  announcement_undated: {
+    what: '“{subject}” is ready and never stands | {count} announcements are ready and never stand',
+    why: 'It has no date, or comes down before it goes up.',
+    cure: '',
+  },
+  contact_gone: {
+    what: 'A contact card is of somebody who is not on the staff any more | {count} contact cards are of people who are not on the staff any more',
+    why: 'Nobody is shown it.',
+    cure: 'Take it away | Take them away',
+  },
 };

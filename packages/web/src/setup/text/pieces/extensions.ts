@@ -4,6 +4,7 @@ import type { Attribute, Extensions } from '@tiptap/core';
 import { Table, TableCell, TableHeader, TableRow } from '@tiptap/extension-table';
 import StarterKit from '@tiptap/starter-kit';
 import { VueNodeViewRenderer } from '@tiptap/vue-3';
+import ContactPartView from './ContactPartView.vue';
 import FormulaView from './FormulaView.vue';
 import ItemNameView from './ItemNameView.vue';
 import PictureView from './PictureView.vue';
@@ -67,6 +68,16 @@ const FormulaBlock = Node.create({
   addNodeView: () => VueNodeViewRenderer(FormulaView),
 });
 
+/** The contact cards of the course, wherever the text is read. */
+const ContactPart = Node.create({
+  name: 'contactPart',
+  group: 'block',
+  atom: true,
+  parseHTML: () => [{ tag: 'div[data-part="contact"]' }],
+  renderHTML: () => ['div', { 'data-part': 'contact' }],
+  addNodeView: () => VueNodeViewRenderer(ContactPartView),
+});
+
 const hasWords = (element: HTMLElement): boolean => element.textContent !== '';
 
 /** The author's own words, leading to an item. */
@@ -121,6 +132,7 @@ export const EXTENSIONS: Extensions = [
   Picture,
   Formula,
   FormulaBlock,
+  ContactPart,
   ItemLink,
   ItemName,
 ];

@@ -1,0 +1,391 @@
+<script setup lang="ts">
+/** The menu of a course: along the top or at the side; on a phone a bar of the first four, and the rest one press away. */
+import { IconArrowUpRight, IconChevronUp, IconEyeOff, IconX } from '@tabler/icons-vue';
+import type { MenuItemView, MenuView } from '@itinerary/core';
+import { computed, nextTick, ref, useId } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ownWords } from '../../app/own-words.ts';
+import AreaSign from './AreaSign.vue';
+import { useMenuWords, wayTo } from './menu-words.ts';
+
+const props = defineProps<{
+  courseId: string;
+  menu: MenuView;
+  place: 'top' | 'side';
+  /** The address that is open, or the entry's id in a preview. */
+  current: string | null;
+  unread: number;
+  /** Without addresses: presses are told instead. */
+  told?: boolean;
+}>();
+const emit = defineEmits<{ go: [item: MenuItemView] }>();
+const { t, locale } = useI18n();
+const words = useMenuWords();
+const isOpen = ref(false);
+const sheet = ref<HTMLElement | null>(null);
+const opener = ref<HTMLButtonElement | null>(null);
+const sheetId = useId();
+
+const BAR = 4;
+const leading = computed(() =>
+  props.menu.groups.flatMap(({ entries }) => entries).filter(({ to }) => to !== 'divider'),
+);
+const first = computed(() => leading.value.slice(0, BAR));
+const hasMore = computed(() => leading.value.length > BAR || props.menu.site !== null);
+
+const isCurrent = (item: MenuItemView): boolean => {
+  if (props.told) return props.current === item.id;
+  const way = wayTo(props.courseId, item);
+  return (
+    way !== null &&
+    (props.current === way || (item.area === 'home' && props.current === `/courses/${props.courseId}`))
+  );
+};
+const hasNews = (item: MenuItemView): boolean => item.area === 'announcements' && props.unread > 0;
+
+/** What an entry is drawn as, and with what. */
+function drawn(item: MenuItemView): { is: string; attributes: Record<string, unknown> } {
+  const current = isCurrent(item) ? 'page' : undefined;
+  if (props.told) {
+    const press = (): void => {
+      isOpen.value = false;
+      emit('go', item);
+    };
+    return { is: 'button', attributes: { type: 'button', 'aria-current': current, onClick: press } };
+  }
+  const way = wayTo(props.courseId, item);
+  if (way !== null) {
+    return {
+      is: 'RouterLink',
+      attributes: { to: way, 'aria-current': current, onClick: () => (isOpen.value = false) },
+    };
+  }
+  return { is: 'a', attributes: { href: item.address ?? '', target: '_blank', rel: 'noopener noreferrer' } };
+}
+const leadsOut = ({ to }: MenuItemView): boolean => to === 'address' || to === 'institution';
+
+async function toggle(): Promise<void> {
+  isOpen.value = !isOpen.value;
+  await nextTick();
+  if (isOpen.value) sheet.value?.querySelector<HTMLElement>('a, button')?.focus();
+}
+function close(): void {
+  if (!isOpen.value) return;
+  isOpen.value = false;
+  opener.value?.focus();
+}
+</script>
+
+<template>
+  <div :class="['menu', place]" @keydown.esc="close">
+    <nav class="wide" :aria-label="t('learner.menu.title')">
+      <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
+        <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
+        <ul>
+          <li v-for="item in group.entries" :key="item.id" :class="{ divider: item.to === 'divider' }">
+            <component
+              :is="drawn(item).is"
+              v-if="item.to !== 'divider'"
+              class="entry"
+              v-bind="drawn(item).attributes"
+            >
+              <span>{{ words.ofItem(item) }}</span>
+              <span v-if="hasNews(item)" class="news figures"
+                >{{ unread
+                }}<span class="visually-hidden"> {{ t('learner.menu.unread', unread) }}</span></span
+              >
+              <IconEyeOff
+                v-if="item.staffOnly"
+                :size="15"
+                :aria-label="t('learner.menu.staffOnly')"
+                role="img"
+              />
+              <IconArrowUpRight v-if="leadsOut(item)" :size="15" aria-hidden="true" />
+              <span v-if="leadsOut(item)" class="visually-hidden">{{ t('learner.newTab') }}</span>
+            </component>
+          </li>
+        </ul>
+      </div>
+      <a v-if="menu.site" class="entry site" :href="menu.site.address" rel="noopener">
+        <span>{{ ownWords(menu.site.names, locale) }}</span>
+        <IconArrowUpRight :size="15" aria-hidden="true" />
+      </a>
+    </nav>
+    <nav class="narrow" :aria-label="t('learner.menu.title')">
+      <div v-if="isOpen" :id="sheetId" ref="sheet" class="sheet">
+        <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
+          <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
+          <ul>
+            <li v-for="item in group.entries" :key="item.id" :class="{ divider: item.to === 'divider' }">
+              <component
+                :is="drawn(item).is"
+                v-if="item.to !== 'divider'"
+                class="entry"
+                v-bind="drawn(item).attributes"
+              >
+                <AreaSign :item="item" />
+                <span>{{ words.ofItem(item) }}</span>
+                <span v-if="hasNews(item)" class="news figures">{{ unread }}</span>
+                <IconArrowUpRight v-if="leadsOut(item)" :size="15" aria-hidden="true" />
+              </component>
+            </li>
+          </ul>
+        </div>
+        <a v-if="menu.site" class="entry" :href="menu.site.address" rel="noopener">
+          <span>{{ ownWords(menu.site.names, locale) }}</span>
+          <IconArrowUpRight :size="15" aria-hidden="true" />
+        </a>
+      </div>
+      <div class="bar">
+        <component
+          :is="drawn(item).is"
+          v-for="item in first"
+          :key="item.id"
+          class="tab"
+          v-bind="drawn(item).attributes"
+        >
+          <span class="sign"><AreaSign :item="item" /><span v-if="hasNews(item)" class="dot" /></span>
+          <span class="tab-name">{{ words.ofItem(item) }}</span>
+          <span v-if="hasNews(item)" class="visually-hidden"
+            >{{ unread }} {{ t('learner.menu.unread', unread) }}</span
+          >
+        </component>
+        <button
+          v-if="hasMore"
+          ref="opener"
+          class="tab"
+          type="button"
+          :aria-expanded="isOpen"
+          :aria-controls="isOpen ? sheetId : undefined"
+          @click="toggle"
+        >
+          <span class="sign">
+            <IconX v-if="isOpen" :size="21" aria-hidden="true" />
+            <IconChevronUp v-else :size="21" aria-hidden="true" />
+          </span>
+          <span class="tab-name">{{ t('learner.menu.more') }}</span>
+        </button>
+      </div>
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.entry {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 34px;
+  padding: 4px 10px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-align: start;
+  text-decoration: none;
+  cursor: pointer;
+}
+
+.entry:hover {
+  background: var(--bottle-pale);
+}
+
+.entry svg {
+  color: var(--ink-soft);
+}
+
+.entry[aria-current='page'] {
+  color: var(--bottle);
+  font-weight: 650;
+}
+
+.group-name {
+  color: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+.news {
+  min-width: 20px;
+  padding: 0 5px;
+  border-radius: 4px;
+  background: var(--bottle);
+  color: var(--on-bottle);
+  font-size: 12.5px;
+  line-height: 20px;
+  text-align: center;
+}
+
+/* Along the top: one line that the groups share, their names before them. */
+.top .wide {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+  align-items: center;
+  padding: 0 16px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--card);
+}
+
+.top .wide .group {
+  display: flex;
+  align-items: center;
+}
+
+.top .wide ul {
+  display: flex;
+  flex-wrap: wrap;
+}
+
+.top .wide .group + .group {
+  padding-inline-start: 14px;
+  border-inline-start: 1px solid var(--rule);
+}
+
+.top .wide .entry {
+  min-height: 44px;
+  border-bottom: 3px solid transparent;
+  border-top: 3px solid transparent;
+}
+
+.top .wide .entry[aria-current='page'] {
+  border-bottom-color: var(--route);
+}
+
+.top .divider {
+  width: 1px;
+  margin: 10px 6px;
+  background: var(--rule);
+}
+
+.top .site {
+  margin-inline-start: auto;
+}
+
+/* At the side: the line that the product is known by runs along it. */
+.side .wide {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  height: 100%;
+  padding: 18px 10px;
+  border-inline-end: 1px solid var(--rule);
+  background: var(--rail);
+}
+
+.side .wide .group-name {
+  padding: 0 10px 2px;
+}
+
+.side .wide .entry {
+  display: flex;
+  border-inline-start: 3px solid transparent;
+}
+
+.side .wide .entry[aria-current='page'] {
+  border-inline-start-color: var(--route);
+  background: var(--bottle-pale);
+}
+
+.side .divider,
+.sheet .divider {
+  height: 1px;
+  margin: 6px 10px;
+  background: var(--rule);
+}
+
+.narrow {
+  display: none;
+}
+
+@container shell (max-width: 759px) {
+  .menu .wide {
+    display: none;
+  }
+
+  .narrow {
+    display: block;
+    border-top: 1px solid var(--rule);
+    background: var(--card);
+  }
+}
+
+.bar {
+  display: grid;
+  grid-auto-columns: minmax(0, 1fr);
+  grid-auto-flow: column;
+}
+
+.tab {
+  display: grid;
+  gap: 1px;
+  justify-items: center;
+  align-content: start;
+  min-height: 56px;
+  padding: 6px 3px 5px;
+  border: 0;
+  border-top: 3px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 12px;
+  line-height: 1.15;
+  text-align: center;
+  hyphens: auto;
+  text-decoration: none;
+  cursor: pointer;
+}
+
+.tab[aria-current='page'] {
+  border-top-color: var(--route);
+  color: var(--bottle);
+  font-weight: 650;
+}
+
+.tab-name {
+  display: -webkit-box;
+  overflow: hidden;
+  max-width: 100%;
+  overflow-wrap: break-word;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+
+.sign {
+  position: relative;
+  display: inline-flex;
+}
+
+.dot {
+  position: absolute;
+  inset: -2px -5px auto auto;
+  width: 9px;
+  height: 9px;
+  border: 1.5px solid var(--card);
+  border-radius: 50%;
+  background: var(--bottle);
+}
+
+.sheet {
+  display: grid;
+  gap: 10px;
+  max-height: 60vh;
+  padding: 12px 8px;
+  overflow-y: auto;
+  border-bottom: 1px solid var(--rule);
+}
+
+.sheet .entry {
+  display: flex;
+  gap: 10px;
+  width: 100%;
+  min-height: 42px;
+}
+
+.sheet .group-name {
+  padding: 0 10px;
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+/** Around every page of a course: the bar, the menu, and the course's own look and language. */
+import { IconRoute } from '@tabler/icons-vue';
+import type { FrameAnswer } from '@itinerary/contract';
+import type { ContactView } from '@itinerary/core';
+import { computed, onBeforeUnmount, provide, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
+import { path } from '../../api/client.ts';
+import { holdLocale } from '../../app/i18n.ts';
+import { useLive } from '../../stores/live.ts';
+import AppBar from '../../ui/AppBar.vue';
+import LoadState from '../LoadState.vue';
+import { useAnswer } from '../use-answer.ts';
+import CourseFrame from './CourseFrame.vue';
+import { CONTACTS, COURSE_FRAME, ROLE_NAMES } from './frame.ts';
+
+const { t } = useI18n();
+const route = useRoute();
+const courseId = computed(() => String(route.params['course']));
+const { answer, state, reload, refresh } = useAnswer<FrameAnswer>(
+  () => path`/api/learn/${courseId.value}/frame`,
+);
+useLive(() => void refresh());
+provide(COURSE_FRAME, answer);
+provide(
+  ROLE_NAMES,
+  computed(() => answer.value?.roleNames ?? {}),
+);
+
+provide(
+  CONTACTS,
+  computed(() => ({
+    contacts: answer.value?.contacts ?? [],
+    pictureHref: ({ id }: ContactView) =>
+      `${path`/api/learn/${courseId.value}/face/card`}?width=160&id=${id}`,
+  })),
+);
+
+/** What is new is seen by being read: the number goes when one has been there. */
+watch(
+  () => route.name,
+  (now, before) => {
+    if (before === 'course-announcements' && now !== before) void refresh();
+  },
+);
+watch(answer, (frame) => void holdLocale(frame?.language ?? null, frame?.languageHeld === true));
+onBeforeUnmount(() => void holdLocale(null, false));
+</script>
+
+<template>
+  <AppBar class="no-print">
+    <RouterLink v-if="answer !== null" class="course" :to="`/courses/${courseId}/home`">{{
+      answer.title
+    }}</RouterLink>
+    <template #end>
+      <RouterLink v-if="answer?.mayPlan" class="button small" :to="`/setup/${courseId}/outline`">
+        <IconRoute :size="17" aria-hidden="true" /> {{ t('learner.toSetup') }}
+      </RouterLink>
+    </template>
+  </AppBar>
+  <LoadState v-if="state === 'nothing' || state === 'failed'" :state="state" @again="reload" />
+  <!-- The page asks for what it needs beside its frame, and is shown once it has one. -->
+  <CourseFrame
+    v-else
+    v-show="answer !== null"
+    :course-id="courseId"
+    :menu="answer?.menu ?? null"
+    :place="answer?.menuPlace ?? 'top'"
+    :current="route.path"
+    :unread="answer?.unread ?? 0"
+    :look="answer?.look ?? null"
+  >
+    <RouterView />
+  </CourseFrame>
+</template>
+
+<style scoped>
+.course {
+  overflow: hidden;
+  color: inherit;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+@media (max-width: 520px) {
+  .course {
+    font-size: 14px;
+  }
+}
+</style>

@@ -1,0 +1,18 @@
+export default {
+  onTheirWay: 'Files on their way',
+  progress: 'How far {name} has come',
+  waits: 'waits',
+  stop: 'Stop {name}',
+  dismiss: 'Take {name} off the list',
+  larger: '{name} is larger than the {limit} MB that this course takes. Nothing was sent.',
+  none: 'No file yet.',
+  choose: 'Choose files',
+  replace: 'Another file',
+  dropHere: 'Or drop them here; up to {limit} MB each. Several make several items.',
+  takeOff: 'Take {name} off',
+  alt: 'What the picture shows',
+  altHint: 'For those who do not see it.',
+  decoration: 'It is decoration, and says nothing',
+  author: 'Author',
+  licence: 'Licence',
+};

@@ -1,0 +1,23 @@
+export default {
+  button: 'Numbers, reading',
+  title: 'Numbers, reading, limits',
+  live: 'The course is live: numbers that learners know change at once.',
+  numbering: 'Numbers',
+  numbers: { none: 'None', sections: 'Sections', items: 'Sections and items' },
+  numberTexts: { none: 'Titles alone.', sections: '1, 2, 3', items: '2.3, so that it can be talked about.' },
+  fromZero: 'Begin at 0',
+  runOn: 'Count items on through the course',
+  reading: 'How sections read',
+  readings: { scroll: 'Scroll through', sections: 'Section by section' },
+  readingTexts: {
+    scroll: 'All on one page.',
+    sections: 'An index, then one section at a time, with the way on and back.',
+  },
+  closed: 'When a section isn’t open',
+  closings: { name: 'Name it', leave_out: 'Leave it out' },
+  closingTexts: { name: 'Its title stands there, and when it opens.', leave_out: 'Nothing is seen of it.' },
+  hours: 'Hours a week that learners can be asked for',
+  hoursHint: 'Sections that ask for more are named in Readiness.',
+  upload: 'Largest upload, in MB',
+  uploadHint: 'Left empty, {limit} MB, as the institution has it.',
+};

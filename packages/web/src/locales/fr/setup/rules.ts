@@ -1,0 +1,343 @@
+/** What each readiness rule says: what it found, why it matters, and what its cure does. */
+export default {
+  no_description: {
+    what: 'The course has no description',
+    why: 'Learners decide by it what they are in for; a few sentences from the syllabus are enough.',
+    cure: '',
+  },
+  no_first_day: {
+    what: 'The course has no first day',
+    why: 'A week-by-week course takes every other date from it.',
+    cure: '',
+  },
+  mid_week: {
+    what: 'The first day is a {weekday}, and the teaching week begins on {weekStart}',
+    why: 'Every section would straddle two weeks.',
+    cure: 'Begin on {moved}',
+  },
+  dates_past: {
+    what: 'The course has begun already, on {firstDay} | The course’s dates are over: they ended on {lastDay}',
+    why: 'Learners would come in late. | They may be those of an earlier run.',
+    cure: 'Begin on {moved} | Begin on {moved}',
+  },
+  spare_weeks: {
+    what: 'Week {first} has no section | {count} weeks have no section, from week {first} on',
+    why: 'They would stand empty in everybody’s calendar.',
+    cure: 'End after {filled} weeks',
+  },
+  unplaced_sections: {
+    what: 'One section has no week to stand in | {count} sections have no week to stand in',
+    why: 'The course is {weeks} weeks long, and its sections need {needed}.',
+    cure: 'Make it {needed} weeks',
+  },
+  no_item: {
+    what: 'Nothing in the course is shown',
+    why: 'Whoever opens it would find it empty. Add a page to a section.',
+    cure: '',
+  },
+  empty_section: {
+    what: 'One section is empty | {count} sections are empty',
+    why: 'An empty section reads as unfinished.',
+    cure: 'Hide it from learners | Hide them from learners',
+  },
+  empty_item: {
+    what: 'One item has nothing in it | {count} items have nothing in them',
+    why: 'Learners would open them and find nothing.',
+    cure: 'Hide it from learners | Hide them from learners',
+  },
+  no_learners: {
+    what: 'Nobody is on the course as a learner',
+    why: 'It would go live for no one.',
+    cure: '',
+  },
+  ends_before_start: {
+    what: 'The last day, {lastDay}, comes before the first, {firstDay}',
+    why: 'The course would be over before it begins. Change one of the two.',
+    cure: '',
+  },
+  no_pattern: {
+    what: 'There are no meetings',
+    why: 'Meeting by meeting, the meetings make the sections: say on which days they are.',
+    cure: '',
+  },
+  no_days: {
+    what: 'Not one day is left to teach',
+    why: 'The pauses, or the last day, take every teaching day from {firstDay} on.',
+    cure: '',
+  },
+  meeting_pace: {
+    what: 'Meetings go with one calendar for all',
+    why: 'A clock of one’s own has no place among meetings that are held together.',
+    cure: 'Pace: Together',
+  },
+  around_missing: {
+    what: 'The item that the course is around is not there',
+    why: 'Choose one that learners are shown.',
+    cure: '',
+  },
+  past_term: {
+    what: 'The course runs until {lastDay}; {term} ends {termEnds}',
+    why: 'Rooms, people and marks are planned by the term.',
+    cure: '',
+  },
+  spare_weeks_meetings: {
+    what: 'Meeting {first} has no section | {count} meetings have no section, from meeting {first} on',
+    why: 'They would stand empty in everybody’s calendar.',
+    cure: 'End after {filled} meetings',
+  },
+  unplaced_sections_meetings: {
+    what: 'One section has no meeting to stand with | {count} sections have no meeting to stand with',
+    why: 'There are {weeks} meetings, and the sections need {needed}.',
+    cure: 'Make it {needed} meetings',
+  },
+  past_last_day: {
+    what: 'One section runs past the last day, {lastDay} | {count} sections run past the last day, {lastDay}',
+    why: 'Learners could not reach what lies beyond it.',
+    cure: 'End on {needs}',
+  },
+  unit_overlap: {
+    what: 'One pinned section begins before the one above it has ended | {count} pinned sections begin before those above them have ended',
+    why: 'Two sections at a time are hard to follow.',
+    cure: 'Let it follow | Let them follow',
+  },
+  typed_numbers: {
+    what: 'One title begins with a number of its own | {count} titles begin with numbers of their own',
+    why: 'Beside the computed number it will be wrong after the next move.',
+    cure: 'Take it off | Take them off',
+  },
+  work_undated: {
+    what: 'One piece of work has no date | {count} pieces of work have no date',
+    why: 'What they are measured from has none, or is gone.',
+    cure: 'Take the due moment off | Take the due moments off',
+  },
+  work_circle: {
+    what: '{count} due moments are measured from each other',
+    why: 'In a circle none of them has a date.',
+    cure: 'Give them the usual hand-in time',
+  },
+  work_outside: {
+    what: '{title} is due {day}, outside its section | {count} pieces of work are due outside their sections',
+    why: 'Learners look for it in the days of its section.',
+    cure: 'Give it the usual hand-in time | Give them the usual hand-in time',
+  },
+  work_in_pause: {
+    what: '{title} is due {day}, in the pause {pause} | {count} pieces of work are due in a pause',
+    why: 'Nobody is there to ask.',
+    cure: '',
+  },
+  work_at_clock_change: {
+    what: '{title} is due at {time} on {day}, a time that the clocks jump over | {count} pieces of work are due at a time that the clocks jump over or show twice',
+    why: 'It counts as the same distance after the jump. Another time saves the question.',
+    cure: '',
+  },
+  work_at_clock_change_twice: {
+    what: '{title} is due at {time} on {day}, a time that the clocks show twice | {count} pieces of work are due at a time that the clocks show twice or jump over',
+    why: 'The first one counts. Another time saves the question.',
+    cure: '',
+  },
+  work_before_opening: {
+    what: '{title} is due {day}, before it opens | {count} pieces of work are due before they open',
+    why: 'It could never be handed in.',
+    cure: 'Open it with its section | Open them with their sections',
+  },
+  work_same_night: {
+    what: '{works} pieces of work are due on {day} | On {count} days more than one piece of work is due',
+    why: 'One of them will be done badly.',
+    cure: '',
+  },
+  work_no_such_weekday: {
+    what: '{title} is due on a weekday that its section does not have | {count} pieces of work are due on a weekday that their sections do not have',
+    why: 'The nearest day inside was taken: {day}. | The nearest days inside were taken.',
+    cure: '',
+  },
+  heavy_sections: {
+    what: 'One section asks for more than {hours} hours a week | {count} sections ask for more than {hours} hours a week',
+    why: 'The heaviest holds {minutes} minutes.',
+    cure: '',
+  },
+  stated_hours: {
+    what: 'The course promises {stated} hours; its items add up to {hours}',
+    why: 'Learners plan by the promise.',
+    cure: 'Promise {hours} hours',
+  },
+  outcome_unassessed: {
+    what: 'Nothing assesses the outcome “{outcome}” | Nothing assesses {count} outcomes',
+    why: 'Nobody would know whether it was reached.',
+    cure: '',
+  },
+  largest_upload: {
+    what: 'The largest upload is {limit} MB; nothing here asks for so much',
+    why: 'Slow lines and full disks come of it.',
+    cure: 'Make it {needed} MB',
+  },
+  largest_upload_below: {
+    what: 'The largest upload is {limit} MB, and a file here has {largest} MB',
+    why: 'What is asked for does not fit.',
+    cure: 'Make it {needed} MB',
+  },
+  link_gone: {
+    what: 'Words in a text lead to one item that learners do not get | Words in texts lead to {count} items that learners do not get',
+    why: 'The words stay, and lead nowhere. Show the item again, or take the link off.',
+    cure: '',
+  },
+  nothing_open: {
+    what: 'Nothing is open on the first day, {day} | Nothing is open on the first day, {day}',
+    why: 'Everything shown opens later, so learners come to a closed door. Let one thing be open: where to start.',
+    cure: '',
+  },
+  closed_before_due: {
+    what: '{title} is due {day}, after the course has closed | {count} pieces of work are due after the course has closed',
+    why: 'Nobody can hand it in any more.',
+    cure: 'Leave the course open after its last day',
+  },
+  picture_alt: {
+    what: 'One picture does not say what it shows | {count} pictures do not say what they show',
+    why: 'Those who do not see it get nothing. A few words are enough; an ornament can say that it is one.',
+    cure: '',
+  },
+  rules_circle: {
+    what: '{title} waits for itself | {count} items wait for each other in a circle',
+    why: '{titles}: nobody can ever begin. Cutting one link lets it go round once.',
+    cure: 'Cut the circle',
+  },
+  rules_never_over_before_open: {
+    what: '{title} is over before it opens | {count} items can never be opened, {title} first',
+    why: 'Its last moment comes before its first.',
+    cure: '',
+  },
+  rules_never_after_the_end: {
+    what: '{title} opens only after the course has closed | {count} items can never be opened, {title} first',
+    why: 'By then learners get nothing of it to work in.',
+    cure: '',
+  },
+  rules_never_waits_for_hidden: {
+    what: '{title} can never open | {count} items can never open, {title} first',
+    why: 'It waits for {waits}, which learners do not get, or which does not count as done.',
+    cure: '',
+  },
+  rules_never: {
+    what: '{title} can never open | {count} items can never open, {title} first',
+    why: 'It waits for {waits}, which itself never opens.',
+    cure: '',
+  },
+  rules_due_after_end: {
+    what: '{title} waits for work that is due after the course has closed | {count} items wait for work that is due after the course has closed',
+    why: '{waits} is due too late for whoever takes the time that it has.',
+    cure: '',
+  },
+  nothing_to_look_at: {
+    what: 'Before the first day learners may look, and there is nothing to see',
+    why: 'Everything has an opening of its own, the syllabus with it. Let one page open at once.',
+    cure: '',
+  },
+  live_too_late: {
+    what: 'The course goes live {day}, after its first day, {first}',
+    why: 'Until then learners find no course at all.',
+    cure: 'Go live on the first day',
+  },
+  visitors_lost: {
+    what: 'Visitors may look, and nobody but members can find the course',
+    why: 'They would have to know its address, and then not get it.',
+    cure: 'Let anyone here find it',
+  },
+  passphrase_easy_none: {
+    what: 'Visitors are asked for a passphrase, and there is none',
+    why: 'Whatever they write is wrong.',
+    cure: '',
+  },
+  passphrase_easy: {
+    what: 'The passphrase for visitors is easy to guess',
+    why: 'It is short, or made of what everybody knows of the course. Three words that have nothing to do with it are better.',
+    cure: '',
+  },
+  samples_showing: {
+    what: '{title} can be read before joining | {count} items can be read before joining',
+    why: 'By whoever can find the course. Good for a taste; check that nothing in them is for members alone.',
+    cure: 'Keep it for members | Keep them for members',
+  },
+  groups_missing: {
+    what: '{title} is for a group that nobody is in | {count} items are for groups that nobody is in',
+    why: 'No learner gets them, and nobody would know why.',
+    cure: 'Open it to everybody | Open them to everybody',
+  },
+  group_work_without: {
+    what: 'Work is in groups, and the course has none',
+    why: 'Everybody would work alone, and see nobody else.',
+    cure: 'No groups',
+  },
+  group_work_without_items: {
+    what: 'One item is worked on in groups, and the course has none | {count} items are worked on in groups, and the course has none',
+    why: 'Everybody would work alone, and see nobody else.',
+    cure: 'As the course has it',
+  },
+  menu_long: {
+    what: 'The menu has {count} entries | The menu has {count} entries',
+    why: 'People take in about {most} without counting; beyond that they read, and miss what they came for.',
+    cure: '',
+  },
+  menu_twice: {
+    what: 'Two entries of the menu lead to the same place: {entry} | {count} entries lead to where another one leads already',
+    why: 'Learners open both to find out whether there is a difference.',
+    cure: 'Take the second one out | Take the later ones out',
+  },
+  menu_empty_page: {
+    what: 'An entry leads to an empty page: {entry} | {count} entries lead to empty pages',
+    why: 'Learners do not get it in their menu while there is nothing on the page.',
+    cure: 'Take it out of the menu | Take them out of the menu',
+  },
+  menu_tool_first: {
+    what: '{entry} stands above {content} in the menu',
+    why: 'What people come for should be what they see first.',
+    cure: 'Put {content} before it',
+  },
+  menu_no_start: {
+    what: 'Nothing in the menu is a place to start',
+    why: 'It leads neither to a home page, nor to the sections, nor to a page.',
+    cure: 'Bring the sections back',
+  },
+  menu_no_contact: {
+    what: 'Nothing leads learners to whom they can ask',
+    why: 'The contact cards are neither in the menu nor on the home page.',
+    cure: 'Put them on the home page',
+  },
+  menu_no_contact_cards: {
+    what: 'Learners have no way to reach the instructor',
+    why: 'No contact card says how.',
+    cure: '',
+  },
+  menu_address: {
+    what: 'An entry leads to {address} without https | {count} entries lead to addresses without https',
+    why: 'Anybody on the way can read along, and browsers warn of it.',
+    cure: 'Make it https | Make them https',
+  },
+  menu_address_none: {
+    what: 'An entry leads to {address}, which is no place that learners can reach | {count} entries lead to no place that learners can reach; the first is {address}',
+    why: 'Learners would find an error there.',
+    cure: '',
+  },
+  menu_label_long: {
+    what: '“{label}” is too long for the menu of a phone | {count} labels are too long for the menu of a phone; the first is “{label}”',
+    why: 'It has {length} characters, and two lines hold {most}.',
+    cure: '',
+  },
+  arrive_lost: {
+    what: 'Learners are to arrive at what they do not get | Learners are to arrive at what they do not get, the first time and later',
+    why: 'They arrive at the home page instead.',
+    cure: 'Let them arrive where everybody does',
+  },
+  course_picture_silent: {
+    what: 'The course’s picture says nothing to those who do not see it | Two pictures of the course say nothing to those who do not see them',
+    why: 'Say what it shows, or that it is decoration.',
+    cure: '',
+  },
+  announcement_undated: {
+    what: '“{subject}” is ready and never stands | {count} announcements are ready and never stand',
+    why: 'It has no date, or comes down before it goes up.',
+    cure: '',
+  },
+  contact_gone: {
+    what: 'A contact card is of somebody who is not on the staff any more | {count} contact cards are of people who are not on the staff any more',
+    why: 'Nobody is shown it.',
+    cure: 'Take it away | Take them away',
+  },
+};

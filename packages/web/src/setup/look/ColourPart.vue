@@ -1,0 +1,239 @@
+<script setup lang="ts">
+/** The colour of the course: a preset, or any; and what it had to become to be read. */
+import { contrastOf, PRESETS, themeOf } from '@itinerary/core';
+import type { Palette } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
+
+const props = defineProps<{ readonly: boolean }>();
+const { t, n } = useI18n();
+const plan = usePlan();
+const course = computed(() => plan.course!);
+const seed = computed(() => course.value.look.seed);
+const theme = computed(() => (seed.value === null ? null : themeOf(seed.value)));
+const typed = ref(seed.value ?? '');
+watch(seed, (now) => {
+  if (now !== null || typed.value !== '') typed.value = now ?? '';
+});
+const HEX = /^#?[0-9a-f]{6}$/i;
+const isColour = computed(() => typed.value.trim() === '' || HEX.test(typed.value.trim()));
+
+function set(value: string | null, typing = false): void {
+  if (!props.readonly) plan.set(course.value.id, 'look.seed', value, seed.value, { typing });
+}
+function type(text: string): void {
+  typed.value = text;
+  const trimmed = text.trim().toLowerCase();
+  if (HEX.test(trimmed)) set(trimmed.startsWith('#') ? trimmed : `#${trimmed}`, true);
+}
+/** Below this nobody sees that anything was moved. */
+const SEEN = 0.02;
+const modes = computed(() => {
+  const now = theme.value;
+  if (now === null) return [];
+  return (['light', 'dark'] as const).map((mode) => {
+    const palette: Palette = now[mode];
+    return {
+      mode,
+      used: palette.bottle,
+      card: palette.card,
+      ink: palette.ink,
+      moved: now.moved[mode] > SEEN,
+      before: contrastOf(now.seed, palette.card),
+      after: contrastOf(palette.bottle, palette.card),
+    };
+  });
+});
+const ratio = (value: number): string => `${n(Math.floor(value * 10) / 10, { minimumFractionDigits: 1 })}:1`;
+</script>
+
+<template>
+  <section id="field-seed" aria-labelledby="colour-part" tabindex="-1">
+    <h2 id="colour-part">{{ t('setup.look.parts.colour') }}</h2>
+    <p class="soft">{{ t('setup.look.colourText') }}</p>
+    <div class="presets" role="group" :aria-label="t('setup.look.presets')">
+      <button type="button" :aria-pressed="seed === null" :disabled="readonly" @click="set(null)">
+        <span class="swatch own" /> {{ t('setup.look.ownColours') }}
+      </button>
+      <button
+        v-for="preset in PRESETS"
+        :key="preset.name"
+        type="button"
+        :aria-pressed="seed === preset.seed"
+        :disabled="readonly"
+        @click="set(preset.seed)"
+      >
+        <span class="swatch" :style="{ background: preset.seed }" />
+        {{ t(`setup.look.presetNames.${preset.name}`) }}
+      </button>
+    </div>
+    <div class="any">
+      <label>
+        <span class="soft">{{ t('setup.look.anyColour') }}</span>
+        <input
+          class="figures"
+          type="text"
+          name="seed"
+          maxlength="9"
+          placeholder="#1f6b66"
+          :value="typed"
+          :disabled="readonly"
+          :aria-invalid="!isColour"
+          @input="type(($event.target as HTMLInputElement).value)"
+        />
+      </label>
+      <label>
+        <span class="soft">{{ t('setup.look.pick') }}</span>
+        <input
+          type="color"
+          :value="seed ?? '#15493b'"
+          :disabled="readonly"
+          @input="set(($event.target as HTMLInputElement).value, true)"
+        />
+      </label>
+      <p v-if="!isColour" class="wrong" role="alert">{{ t('setup.look.notColour', { value: typed }) }}</p>
+    </div>
+    <ul v-if="theme" class="modes">
+      <li v-for="one in modes" :key="one.mode">
+        <div class="sample" :style="{ background: one.card, color: one.ink }">
+          <strong>{{ t(`setup.look.modes.${one.mode}`) }}</strong>
+          <span class="pair">
+            <span class="chip" :style="{ background: theme.seed }" />
+            <span aria-hidden="true">→</span>
+            <span class="chip" :style="{ background: one.used }" />
+          </span>
+          <span class="words" :style="{ color: one.used }">{{ t('setup.look.sample') }}</span>
+        </div>
+        <p>
+          {{
+            one.moved
+              ? t('setup.look.moved', {
+                  from: theme.seed,
+                  to: one.used,
+                  before: ratio(one.before),
+                  after: ratio(one.after),
+                })
+              : t('setup.look.unmoved', { to: one.used, after: ratio(one.after) })
+          }}
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.presets {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(138px, 1fr));
+  gap: 6px;
+  margin-top: 8px;
+}
+
+.presets button {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+  padding: 3px 8px;
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  text-align: start;
+  cursor: pointer;
+}
+
+.presets [aria-pressed='true'] {
+  border-color: var(--bottle);
+  outline: 2px solid var(--bottle);
+  outline-offset: -2px;
+}
+
+.swatch {
+  flex: none;
+  width: 24px;
+  height: 24px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+}
+
+.own {
+  background: #15493b;
+}
+
+.any {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+}
+
+input {
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+input[type='color'] {
+  width: 64px;
+  padding: 3px;
+}
+
+.wrong {
+  color: var(--blocker);
+}
+
+.modes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 12px;
+  margin: 12px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.sample {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 10px 14px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+}
+
+.pair {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+
+.chip {
+  width: 34px;
+  height: 24px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+}
+
+.words {
+  font-weight: 600;
+  text-decoration: underline;
+}
+
+.modes p {
+  margin-top: 4px;
+  font-size: 13px;
+}
+</style>

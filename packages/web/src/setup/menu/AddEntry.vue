@@ -1,0 +1,174 @@
+<script setup lang="ts">
+/** Adding to the menu: an area, a page of the course, a page of the institution, an address, a group, a divider. */
+import { IconPlus } from '@tabler/icons-vue';
+import { addressSchema, allLivingItems, AREAS, livingSections } from '@itinerary/core';
+import type { Area, Leads, MenuEntry } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ownWords } from '../../app/own-words.ts';
+import { usePlan } from '../../stores/plan.ts';
+import SelectField from '../../ui/SelectField.vue';
+import { useMenu } from './use-menu.ts';
+
+const emit = defineEmits<{ added: [id: string] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const menu = useMenu();
+
+type Kind = 'area' | 'item' | 'institution' | 'address' | 'group' | 'divider';
+const KINDS: readonly Kind[] = ['area', 'item', 'institution', 'address', 'group', 'divider'];
+const kind = ref<Kind>('area');
+const chosen = ref('');
+const address = ref('');
+const label = ref('');
+
+const isIn = (fits: (leads: Leads) => boolean): boolean =>
+  Object.values(plan.course?.menu ?? {}).some(({ leads, removed }) => !removed && fits(leads));
+
+const options = computed<readonly { value: string; title: string }[]>(() => {
+  switch (kind.value) {
+    case 'area':
+      return AREAS.filter((area) => !isIn((leads) => leads.to === 'area' && leads.area === area)).map(
+        (area) => ({
+          value: area,
+          title: t(`learner.areas.${area}`),
+        }),
+      );
+    case 'item':
+      return livingSections(plan.course!)
+        .flatMap((section) => allLivingItems(section))
+        .filter((item) => item.kind !== 'heading' && item.kind !== 'folder')
+        .map(({ id, title }) => ({ value: id, title }));
+    case 'institution':
+      return plan.face.pages
+        .filter(({ id }) => !isIn((leads) => leads.to === 'institution' && leads.page === id))
+        .map(({ id, names }) => ({ value: id, title: ownWords(names, locale.value) ?? id }));
+    default:
+      return [];
+  }
+});
+const isList = computed(() => ['area', 'item', 'institution'].includes(kind.value));
+const value = computed(() =>
+  options.value.some((option) => option.value === chosen.value)
+    ? chosen.value
+    : (options.value[0]?.value ?? ''),
+);
+/** A host alone is what people type; it is taken as the secure address that it mostly is. */
+const typed = computed(() => {
+  const text = address.value.trim();
+  return text === '' || /^[a-z]+:/i.test(text) ? text : `https://${text}`;
+});
+const isAddress = computed(() => addressSchema.safeParse(typed.value).success);
+const mayAdd = computed(() => {
+  if (isList.value) return value.value !== '';
+  if (kind.value === 'address') return isAddress.value;
+  return kind.value === 'divider' || label.value.trim() !== '';
+});
+
+function leads(): Leads {
+  switch (kind.value) {
+    case 'area':
+      return { to: 'area', area: value.value as Area };
+    case 'item':
+      return { to: 'item', item: value.value };
+    case 'institution':
+      return { to: 'institution', page: value.value };
+    case 'address':
+      return { to: 'address', address: typed.value };
+    case 'group':
+      return { to: 'group', group: 'own' };
+    case 'divider':
+      return { to: 'divider' };
+  }
+}
+
+function add(): void {
+  if (!mayAdd.value) return;
+  const name = label.value.trim();
+  const names: MenuEntry['names'] = name === '' || isList.value ? {} : { [locale.value]: name };
+  const made = leads();
+  // An area that was removed comes back as it was, with the name that it had.
+  const before = Object.entries(plan.course?.menu ?? {}).find(
+    ([, entry]) =>
+      entry.removed && made.to === 'area' && entry.leads.to === 'area' && entry.leads.area === made.area,
+  );
+  if (before !== undefined) {
+    menu.change(before[0], { removed: false, shown: true });
+    emit('added', before[0]);
+  } else emit('added', menu.add(made, names));
+  address.value = '';
+  label.value = '';
+  chosen.value = '';
+}
+</script>
+
+<template>
+  <form class="add" @submit.prevent="add">
+    <SelectField
+      :label="t('setup.menu.add.what')"
+      :value="kind"
+      :options="KINDS.map((one) => ({ value: one, title: t(`setup.menu.add.kinds.${one}`) }))"
+      @choose="kind = $event"
+    />
+    <SelectField
+      v-if="isList && options.length > 0"
+      class="grows"
+      :label="t('setup.menu.add.which')"
+      :value="value"
+      :options="options"
+      @choose="chosen = $event"
+    />
+    <p v-else-if="isList" class="soft grows">{{ t('setup.menu.add.none') }}</p>
+    <label v-if="kind === 'address'" class="grows">
+      <span class="soft">{{ t('setup.menu.add.address') }}</span>
+      <input v-model="address" type="text" inputmode="url" maxlength="2000" placeholder="https://" />
+    </label>
+    <label v-if="kind === 'address' || kind === 'group'" class="grows">
+      <span class="soft">{{ t('setup.menu.add.label') }}</span>
+      <input v-model="label" type="text" maxlength="60" />
+    </label>
+    <button class="button" type="submit" :disabled="!mayAdd">
+      <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}
+    </button>
+    <p v-if="kind === 'address' && address.trim() !== '' && !isAddress" class="wrong" role="alert">
+      {{ t('setup.menu.add.notAddress', { address }) }}
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: end;
+  padding: 10px 12px;
+  background: var(--mist);
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+}
+
+.grows {
+  flex: 1;
+  min-width: 170px;
+}
+
+input {
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+.wrong {
+  width: 100%;
+  color: var(--blocker);
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+/** The menu beside one that the institution proposes: every difference, each to be taken over or left. */
+import type { MenuTemplatesAnswer } from '@itinerary/contract';
+import { compareMenus, takeOver } from '@itinerary/core';
+import type { MenuDifference } from '@itinerary/core';
+import { computed, onMounted, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ask, path } from '../../api/client.ts';
+import { ownWords } from '../../app/own-words.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import SelectField from '../../ui/SelectField.vue';
+import { useEntryWords } from './entry-words.ts';
+
+defineProps<{ readonly: boolean }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const words = useEntryWords();
+const templates = ref<MenuTemplatesAnswer['templates']>([]);
+const chosen = ref('');
+const said = ref('');
+
+onMounted(async () => {
+  // Assistants may plan a course and open none: for them there is nothing to compare with.
+  templates.value = (await ask<MenuTemplatesAnswer>('/api/menus').catch(() => ({ templates: [] }))).templates;
+});
+const template = computed(
+  () => templates.value.find(({ id }) => id === chosen.value) ?? templates.value[0] ?? null,
+);
+const differences = computed(() =>
+  template.value === null || plan.course === null ? [] : compareMenus(plan.course.menu, template.value.menu),
+);
+function sentence(difference: MenuDifference): string {
+  switch (difference.kind) {
+    case 'order':
+      return t('setup.menu.compare.order');
+    case 'missing':
+      return t('setup.menu.compare.missing', { name: words(difference.theirs) });
+    case 'extra':
+      return t('setup.menu.compare.extra', { name: words(difference.own) });
+    case 'names': {
+      const name = ownWords(difference.theirs.names, locale.value) ?? words({ ...difference.own, names: {} });
+      return t('setup.menu.compare.names', { own: words(difference.own), name });
+    }
+    case 'shown':
+      return t('setup.menu.compare.shown', { name: words(difference.own) });
+  }
+}
+function take(all: readonly MenuDifference[]): void {
+  const { course } = plan;
+  if (course === null || template.value === null) return;
+  for (const difference of all) {
+    // Each is computed on what the one before it has left.
+    plan.change(takeOver(plan.course!, template.value.menu, difference, newId));
+  }
+  said.value = t('setup.menu.compare.taken', all.length);
+}
+async function keepAsTemplate(): Promise<void> {
+  const { course } = plan;
+  if (course === null) return;
+  const body = { name: course.title, menu: course.menu };
+  const answer = await ask<MenuTemplatesAnswer>(path`/api/menus/${newId()}`, {
+    method: 'PUT',
+    body,
+  });
+  templates.value = answer.templates;
+  said.value = t('setup.menu.compare.kept');
+}
+</script>
+
+<template>
+  <section aria-labelledby="compare-part">
+    <h2 id="compare-part">{{ t('setup.menu.parts.compare') }}</h2>
+    <p v-if="template === null" class="soft">{{ t('setup.menu.compare.none') }}</p>
+    <template v-else>
+      <SelectField
+        v-if="templates.length > 1"
+        :label="t('setup.menu.compare.with')"
+        :value="template.id"
+        :options="templates.map(({ id, name }) => ({ value: id, title: name }))"
+        @choose="chosen = $event"
+      />
+      <p class="soft">
+        {{
+          t(
+            'setup.menu.compare.count',
+            { name: template.name, count: differences.length },
+            differences.length,
+          )
+        }}
+      </p>
+      <ul v-if="differences.length > 0">
+        <li v-for="difference in differences" :key="`${difference.kind} ${difference.key}`">
+          <span>{{ sentence(difference) }}</span>
+          <button class="button small" type="button" :disabled="readonly" @click="take([difference])">
+            {{ t('setup.menu.compare.take') }}
+          </button>
+        </li>
+      </ul>
+      <button
+        v-if="differences.length > 1"
+        class="button"
+        type="button"
+        :disabled="readonly"
+        @click="take(differences)"
+      >
+        {{ t('setup.menu.compare.takeAll') }}
+      </button>
+    </template>
+    <button v-if="session.person?.kind === 'staff'" class="button" type="button" @click="keepAsTemplate">
+      {{ t('setup.menu.compare.keep') }}
+    </button>
+    <p class="visually-hidden" role="status">{{ said }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 6px 0 10px;
+  padding: 0;
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 40px;
+  padding: 2px 8px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--card);
+}
+</style>

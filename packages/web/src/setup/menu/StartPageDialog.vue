@@ -1,0 +1,128 @@
+<script setup lang="ts">
+/** A page to start from, ready to fill: what is left empty does not stand on it. */
+import { CONTACT_CARDS, escapeHtml, livingSections, newItem, newSection, setEntry } from '@itinerary/core';
+import type { Edit, MenuEntry } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useTexts } from '../../stores/texts.ts';
+import DialogBox from '../../ui/DialogBox.vue';
+import CheckField from '../CheckField.vue';
+
+const isOpen = defineModel<boolean>({ required: true });
+const { t } = useI18n();
+const plan = usePlan();
+const texts = useTexts();
+
+const PARTS = ['about', 'how', 'needed', 'help'] as const;
+type Part = (typeof PARTS)[number];
+const written = ref<Record<Part, string>>({ about: '', how: '', needed: '', help: '' });
+const isFirst = ref(true);
+
+/** What the course says already is there to begin with. */
+watch(isOpen, (open) => {
+  const { course } = plan;
+  if (!open || course === null) return;
+  written.value = {
+    about: course.madeFor ?? '',
+    how: t(`setup.menu.start.hows.${course.dates.format}`),
+    needed: course.bringAlong ?? '',
+    help: '',
+  };
+});
+
+const html = computed(() => {
+  const part = (name: string, body: string): string =>
+    `<h2>${escapeHtml(t(`setup.menu.start.parts.${name}`))}</h2>${body}`;
+  const words = (name: Part): string => {
+    const lines = written.value[name]
+      .split(/\n+/)
+      .map((line) => line.trim())
+      .filter((line) => line !== '');
+    return lines.length === 0 ? '' : part(name, lines.map((line) => `<p>${escapeHtml(line)}</p>`).join(''));
+  };
+  return [words('about'), words('how'), words('needed'), part('who', CONTACT_CARDS), words('help')].join('');
+});
+
+/** In the opening unit, where there is one before everything else; else in one of its own. */
+async function make(): Promise<void> {
+  const { course } = plan;
+  if (course === null) return;
+  const page = newItem('page', {
+    id: newId(),
+    title: t('setup.menu.start.title'),
+    text: await texts.keep(html.value),
+  });
+  const [first] = livingSections(course);
+  const edits: Edit[] = [];
+  if (first?.outside === true) edits.push({ kind: 'insert', parent: first.id, after: null, node: page });
+  else {
+    const section = newSection({
+      id: newId(),
+      title: t('setup.menu.start.section'),
+      outside: true,
+      items: [page],
+    });
+    edits.push({ kind: 'insert', parent: course.id, after: null, node: section });
+  }
+  const entry: MenuEntry = {
+    leads: { to: 'item', item: page.id },
+    names: {},
+    at: Math.min(2, ...Object.values(course.menu).map(({ at }) => at)) / 2,
+    shown: true,
+    staffOnly: false,
+    removed: false,
+  };
+  edits.push(setEntry(course, newId(), entry));
+  if (isFirst.value) {
+    edits.push({
+      kind: 'set',
+      target: course.id,
+      field: 'firstArrive',
+      value: { at: 'page', item: page.id },
+      was: course.firstArrive,
+    });
+  }
+  if (plan.change(edits)) isOpen.value = false;
+}
+</script>
+
+<template>
+  <DialogBox v-model="isOpen" :title="t('setup.menu.start.title')" :width="640">
+    <p class="soft">{{ t('setup.menu.start.hint') }}</p>
+    <label v-for="name in PARTS" :key="name">
+      <span>{{ t(`setup.menu.start.parts.${name}`) }}</span>
+      <textarea v-model="written[name]" rows="3" maxlength="4000" />
+    </label>
+    <p class="soft">{{ t('setup.menu.start.who') }}</p>
+    <CheckField :checked="isFirst" :disabled="false" @toggle="isFirst = $event">{{
+      t('setup.menu.start.first')
+    }}</CheckField>
+    <template #foot>
+      <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
+      <button class="button main" type="button" @click="make">{{ t('setup.menu.start.make') }}</button>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+label {
+  display: grid;
+  gap: 2px;
+  margin-top: 10px;
+}
+
+textarea {
+  padding: 6px 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+}
+
+.soft {
+  margin-top: 8px;
+  font-size: 13px;
+}
+</style>

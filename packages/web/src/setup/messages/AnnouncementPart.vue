@@ -1,0 +1,260 @@
+<script setup lang="ts">
+/** Announcements: those that stand, those that will, those that are still being written. */
+import { IconPin, IconPlus, IconTrash } from '@tabler/icons-vue';
+import { announcementsAt, datedAnnouncements, homeStandings } from '@itinerary/core';
+import type { Announcement, DatedAnnouncement, FieldValue } from '@itinerary/core';
+import { computed, nextTick, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
+import { dayIn, formatDay } from '../../app/dates.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import IconButton from '../../ui/IconButton.vue';
+import AnnouncementForm from './AnnouncementForm.vue';
+
+defineProps<{ readonly: boolean }>();
+const { t, locale } = useI18n();
+const route = useRoute();
+const plan = usePlan();
+const session = useSession();
+const course = computed(() => plan.course!);
+const open = ref<string | null>(/^#field-announcement-(.+)$/.exec(route.hash)?.[1] ?? null);
+
+const all = computed<readonly DatedAnnouncement[]>(() =>
+  plan.planned === null ? [] : datedAnnouncements(plan.planned),
+);
+const now = computed(() => Date.parse(session.now()));
+const standing = computed(
+  () => new Set((plan.planned === null ? [] : announcementsAt(plan.planned, now.value)).map(({ id }) => id)),
+);
+const panel = computed(() => Object.values(course.value.panels).find((one) => one.kind === 'announcements'));
+const most = computed(() =>
+  panel.value?.kind === 'announcements' && panel.value.shown ? panel.value.most : 0,
+);
+const standings = computed(() =>
+  plan.planned === null || most.value === 0 ? null : homeStandings(plan.planned, most.value),
+);
+
+function day(instant: number): string {
+  const iso = new Date(instant).toISOString();
+  return formatDay(dayIn(iso, course.value.dates.zone), locale.value, { today: session.today });
+}
+/** "Mon 1 Feb – Thu 4 Feb": the days on which it stands on the home page. */
+function onHome({ id }: DatedAnnouncement): string {
+  const own = standings.value?.get(id);
+  if (own === undefined) return t('setup.messages.noHome');
+  if (own.length === 0) return t('setup.messages.neverOnHome');
+  const spans = own.map(({ from, until }) =>
+    until === Infinity
+      ? t('setup.messages.fromOn', { from: day(from) })
+      : day(from) === day(until - 1)
+        ? day(from)
+        : t('setup.messages.span', { from: day(from), until: day(until - 1) }),
+  );
+  return t('setup.messages.onHome', { days: spans.join(', ') });
+}
+function state({
+  id,
+  announcement,
+  from,
+  until,
+}: DatedAnnouncement): 'draft' | 'stands' | 'coming' | 'over' | 'undated' {
+  if (!announcement.ready) return 'draft';
+  if (standing.value.has(id)) return 'stands';
+  if (from === null) return 'undated';
+  return from > now.value && from < until ? 'coming' : 'over';
+}
+
+function set(id: string, value: Announcement | null, typing = false): void {
+  const was = course.value.announcements[id] ?? null;
+  plan.set(course.value.id, `announcements.${id}`, value as FieldValue, was as FieldValue, { typing });
+}
+function change(id: string, part: Partial<Announcement>, typing: boolean): void {
+  const was = course.value.announcements[id];
+  if (was !== undefined) set(id, { ...was, ...part }, typing);
+}
+
+/** Dated now: an announcement is mostly of today. */
+async function add(): Promise<void> {
+  const id = newId();
+  const { zone } = course.value.dates;
+  const at = session.now();
+  set(id, {
+    subject: t('setup.messages.fresh'),
+    text: null,
+    files: [],
+    pinned: false,
+    from: {
+      kind: 'fixed',
+      day: dayIn(at, zone),
+      time: new Intl.DateTimeFormat('en-GB', {
+        timeZone: zone,
+        hour: '2-digit',
+        minute: '2-digit',
+        hourCycle: 'h23',
+      }).format(new Date(at)),
+    },
+    until: null,
+    comments: false,
+    ready: false,
+  });
+  open.value = id;
+  await nextTick();
+  const field = document.querySelector<HTMLInputElement>(`#field-announcement-${id} input[name="subject"]`);
+  field?.focus();
+  field?.select();
+}
+</script>
+
+<template>
+  <section aria-labelledby="announcements-part">
+    <h2 id="announcements-part">{{ t('setup.messages.parts.announcements') }}</h2>
+    <p class="soft">
+      {{ most === 0 ? t('setup.messages.homeOff') : t('setup.messages.homeShows', most) }}
+      <RouterLink :to="`/setup/${course.id}/menu#field-panels`">{{ t('setup.messages.toHome') }}</RouterLink>
+    </p>
+    <p v-if="all.length === 0" class="empty soft">{{ t('setup.messages.none') }}</p>
+    <ul v-else class="list">
+      <li
+        v-for="one in all"
+        :id="`field-announcement-${one.id}`"
+        :key="one.id"
+        :class="state(one)"
+        tabindex="-1"
+      >
+        <div class="line">
+          <button
+            class="subject"
+            type="button"
+            :aria-expanded="open === one.id"
+            @click="open = open === one.id ? null : one.id"
+          >
+            <IconPin
+              v-if="one.announcement.pinned"
+              :size="15"
+              :aria-label="t('learner.announcements.pinned')"
+              role="img"
+            />
+            {{ one.announcement.subject }}
+          </button>
+          <span class="state">{{ t(`setup.messages.states.${state(one)}`) }}</span>
+          <span class="figures soft when">{{ onHome(one) }}</span>
+          <button
+            v-if="!readonly"
+            :class="['button', 'small', { main: !one.announcement.ready }]"
+            type="button"
+            @click="change(one.id, { ready: !one.announcement.ready }, false)"
+          >
+            {{ t(one.announcement.ready ? 'setup.messages.back' : 'setup.messages.put') }}
+          </button>
+          <IconButton
+            v-if="!readonly"
+            :icon="IconTrash"
+            :size="16"
+            :label="t('setup.messages.remove', { subject: one.announcement.subject })"
+            @click="set(one.id, null)"
+          />
+        </div>
+        <AnnouncementForm
+          v-if="open === one.id"
+          :id="one.id"
+          class="form"
+          :announcement="one.announcement"
+          :readonly="readonly"
+          @set="(part, typing) => change(one.id, part, typing)"
+        />
+      </li>
+    </ul>
+    <button v-if="!readonly" class="button" type="button" @click="add">
+      <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.add') }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.list {
+  margin: 8px 0;
+  padding: 0;
+  border: 1px solid var(--rule);
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+li {
+  border-bottom: 1px solid var(--rule);
+  background: var(--card);
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 92px minmax(0, 1.1fr) auto auto;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  padding: 3px 8px 3px 12px;
+}
+
+.subject {
+  min-height: 30px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font-weight: 600;
+  text-align: start;
+  overflow-wrap: anywhere;
+  cursor: pointer;
+}
+
+.subject svg {
+  color: var(--route);
+}
+
+.state {
+  font-size: 12.5px;
+}
+
+.stands .state {
+  color: var(--open);
+}
+
+.coming .state {
+  color: var(--later);
+}
+
+.draft .state {
+  color: var(--staff);
+}
+
+.undated .state {
+  color: var(--advice);
+}
+
+.when {
+  font-size: 12.5px;
+}
+
+.form {
+  padding: 6px 12px 14px;
+}
+
+.empty {
+  margin: 8px 0;
+  padding: 14px;
+  border: 1px dashed var(--field-rule);
+  border-radius: 6px;
+}
+
+@media (max-width: 900px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr) auto auto;
+  }
+
+  .state,
+  .when {
+    grid-column: 1 / -1;
+    grid-row: auto;
+  }
+}
+</style>

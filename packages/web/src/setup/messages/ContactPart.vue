@@ -1,0 +1,293 @@
+<script setup lang="ts">
+/** Contact cards, written once for the menu, the home page and every text in which they stand. */
+import { IconArrowDown, IconArrowUp, IconEye, IconEyeOff, IconPlus, IconTrash } from '@tabler/icons-vue';
+import { contactSchema, reordered } from '@itinerary/core';
+import type { Contact, CoursePicture, Edit, FieldValue } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { roleWord } from '../../app/own-words.ts';
+import { newId } from '../../stores/new-id.ts';
+import { usePlan } from '../../stores/plan.ts';
+import IconButton from '../../ui/IconButton.vue';
+import CheckField from '../CheckField.vue';
+import DraftField from '../DraftField.vue';
+import PictureChoice from '../pictures/PictureChoice.vue';
+
+defineProps<{ readonly: boolean }>();
+const { t } = useI18n();
+const plan = usePlan();
+const course = computed(() => plan.course!);
+const open = ref<string | null>(null);
+
+const cards = computed(() => Object.entries(course.value.contacts).sort(([, a], [, b]) => a.at - b.at));
+/** Instructors without a card are shown as their profile has them; a card is made once something is to be added. */
+const unwritten = computed(() =>
+  plan.face.staff.filter(
+    ({ id }) => !cards.value.some(([, card]) => card.who === 'staff' && card.person === id),
+  ),
+);
+const profileOf = (card: Contact): { name: string; mail: string; role: string } | null => {
+  if (card.who !== 'staff') return null;
+  return plan.face.staff.find(({ id }) => id === card.person) ?? null;
+};
+const nameOf = (card: Contact): string =>
+  card.who === 'other' ? card.name : (profileOf(card)?.name ?? t('setup.messages.goneStaff'));
+
+const edit = (id: string, card: Contact | null): Edit => ({
+  kind: 'set',
+  target: course.value.id,
+  field: `contacts.${id}`,
+  value: card as FieldValue,
+  was: (course.value.contacts[id] ?? null) as FieldValue,
+});
+function set(id: string, card: Contact | null, typing = false): void {
+  plan.change([edit(id, card)], { typing });
+}
+/** Only what can be kept is set; what is still being typed waits in its field. */
+function change(id: string, card: Contact, part: Record<string, unknown>): void {
+  const parsed = contactSchema.safeParse({ ...card, ...part });
+  if (parsed.success) set(id, parsed.data, true);
+}
+const wrongFor =
+  (card: Contact, field: string, key: string) =>
+  (text: string): string | null =>
+    contactSchema.safeParse({ ...card, [field]: text === '' ? null : text }).success
+      ? null
+      : t(`setup.messages.wrong.${key}`);
+
+const last = computed(() => Math.max(0, ...cards.value.map(([, { at }]) => at)));
+function addStaff(person: string): void {
+  const id = newId();
+  set(id, contactSchema.parse({ who: 'staff', person, at: last.value + 1 }));
+  open.value = id;
+}
+function addOther(): void {
+  const id = newId();
+  set(id, contactSchema.parse({ who: 'other', name: t('setup.messages.freshContact'), at: last.value + 1 }));
+  open.value = id;
+}
+function move(id: string, by: number): void {
+  const at = cards.value.findIndex(([one]) => one === id);
+  const places = reordered(cards.value, id, at + by);
+  plan.change(
+    [...places].map(([one, to]) => edit(one, { ...(course.value.contacts[one] as Contact), at: to })),
+  );
+}
+const orNull = (text: string): string | null => (text === '' ? null : text);
+function setPicture(id: string, card: Contact, picture: CoursePicture | null, typing: boolean): void {
+  set(id, { ...card, picture }, typing);
+}
+</script>
+
+<template>
+  <section id="field-contacts" aria-labelledby="contacts-part" tabindex="-1">
+    <h2 id="contacts-part">{{ t('setup.messages.parts.contacts') }}</h2>
+    <p class="soft">{{ t('setup.messages.contactsText') }}</p>
+    <ul class="list">
+      <li v-for="([id, card], at) in cards" :key="id">
+        <div class="line">
+          <button
+            class="name"
+            type="button"
+            :aria-expanded="open === id"
+            @click="open = open === id ? null : id"
+          >
+            {{ nameOf(card) }}
+            <span class="soft">{{
+              card.who === 'other'
+                ? (card.does ?? '')
+                : profileOf(card) === null
+                  ? ''
+                  : roleWord(profileOf(card)?.role ?? '', course.roleNames, t)
+            }}</span>
+          </button>
+          <span v-if="!readonly" class="acts">
+            <IconButton
+              :icon="IconArrowUp"
+              :size="16"
+              :disabled="at === 0"
+              :label="t('setup.menu.up', { name: nameOf(card) })"
+              @click="move(id, -1)"
+            />
+            <IconButton
+              :icon="IconArrowDown"
+              :size="16"
+              :disabled="at === cards.length - 1"
+              :label="t('setup.menu.down', { name: nameOf(card) })"
+              @click="move(id, 1)"
+            />
+            <IconButton
+              :icon="card.shown ? IconEye : IconEyeOff"
+              :size="16"
+              :label="t(card.shown ? 'setup.menu.hide' : 'setup.menu.show', { name: nameOf(card) })"
+              @click="set(id, { ...card, shown: !card.shown })"
+            />
+            <IconButton
+              :icon="IconTrash"
+              :size="16"
+              :label="t('setup.menu.remove', { name: nameOf(card) })"
+              @click="set(id, null)"
+            />
+          </span>
+        </div>
+        <div v-if="open === id" class="form">
+          <template v-if="card.who === 'other'">
+            <DraftField
+              name="contact-name"
+              maxlength="200"
+              :text="card.name"
+              :label="t('setup.messages.name')"
+              :readonly="readonly"
+              @type="change(id, card, { name: $event })"
+            />
+            <DraftField
+              name="contact-does"
+              maxlength="200"
+              :text="card.does ?? ''"
+              :label="t('setup.messages.does')"
+              :readonly="readonly"
+              @type="change(id, card, { does: orNull($event) })"
+            />
+            <DraftField
+              name="contact-mail"
+              maxlength="200"
+              :text="card.mail ?? ''"
+              :label="t('setup.messages.mail')"
+              :readonly="readonly"
+              :wrong="wrongFor(card, 'mail', 'mail')"
+              @type="change(id, card, { mail: orNull($event) })"
+            />
+          </template>
+          <CheckField
+            v-else
+            :checked="card.mailShown"
+            :disabled="readonly"
+            @toggle="set(id, { ...card, mailShown: $event })"
+          >
+            {{ t('setup.messages.mailShown', { mail: profileOf(card)?.mail ?? '' }) }}
+          </CheckField>
+          <DraftField
+            name="contact-reach"
+            maxlength="500"
+            :text="card.reach ?? ''"
+            :label="t('setup.messages.reach')"
+            :readonly="readonly"
+            @type="change(id, card, { reach: orNull($event) })"
+          />
+          <DraftField
+            name="contact-hours"
+            maxlength="500"
+            :text="card.hours ?? ''"
+            :label="t('setup.messages.hours')"
+            :readonly="readonly"
+            @type="change(id, card, { hours: orNull($event) })"
+          />
+          <DraftField
+            name="contact-phone"
+            maxlength="40"
+            :text="card.phone ?? ''"
+            :label="t('setup.messages.phone')"
+            :readonly="readonly"
+            :wrong="wrongFor(card, 'phone', 'phone')"
+            @type="change(id, card, { phone: orNull($event) })"
+          />
+          <DraftField
+            name="contact-link"
+            maxlength="2000"
+            :text="card.link ?? ''"
+            :label="t('setup.messages.link')"
+            :readonly="readonly"
+            :wrong="wrongFor(card, 'link', 'link')"
+            @type="change(id, card, { link: orNull($event) })"
+          />
+          <PictureChoice
+            class="whole"
+            :picture="card.picture"
+            :frames="['card']"
+            :readonly="readonly"
+            @set="(picture, typing) => setPicture(id, card, picture, typing)"
+          />
+        </div>
+      </li>
+      <li v-for="person in unwritten" :key="person.id" class="unwritten">
+        <div class="line">
+          <span class="name">
+            {{ person.name }} <span class="soft">{{ roleWord(person.role, course.roleNames, t) }}</span>
+          </span>
+          <span class="soft">{{
+            t(person.role === 'instructor' ? 'setup.messages.fromProfile' : 'setup.messages.notShown')
+          }}</span>
+          <button v-if="!readonly" class="button small" type="button" @click="addStaff(person.id)">
+            {{ t('setup.messages.write') }}
+          </button>
+        </div>
+      </li>
+    </ul>
+    <button v-if="!readonly" class="button" type="button" @click="addOther">
+      <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.addContact') }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.list {
+  margin: 8px 0;
+  padding: 0;
+  border: 1px solid var(--rule);
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+li {
+  border-bottom: 1px solid var(--rule);
+  background: var(--card);
+}
+
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
+  min-height: 44px;
+  padding: 3px 8px 3px 12px;
+}
+
+.name {
+  flex: 1;
+  min-height: 30px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font-weight: 600;
+  text-align: start;
+}
+
+button.name {
+  cursor: pointer;
+}
+
+.name .soft {
+  font-weight: 450;
+}
+
+.acts {
+  display: flex;
+}
+
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 10px;
+  align-items: start;
+  padding: 6px 12px 14px;
+}
+
+.whole {
+  grid-column: 1 / -1;
+}
+
+.unwritten .name {
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+/** A picture: where it comes from, what of it is seen, and what is said of it. */
+import { IconPhoto, IconUpload, IconX } from '@tabler/icons-vue';
+import type { TakenPicture } from '@itinerary/contract';
+import { isPictureType } from '@itinerary/core';
+import type { CoursePicture, Frame } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
+import { useUploads } from '../../stores/uploads.ts';
+import { asRef } from '../files/arrivals.ts';
+import PictureWords from '../files/PictureWords.vue';
+import CroppedPicture from './CroppedPicture.vue';
+import FocusPicker from './FocusPicker.vue';
+import PictureDialog from './PictureDialog.vue';
+
+const props = defineProps<{
+  picture: CoursePicture | null;
+  /** What it will be cropped for, to be looked at while it is. */
+  frames: readonly Frame[];
+  readonly: boolean;
+}>();
+const emit = defineEmits<{ set: [picture: CoursePicture | null, typing: boolean] }>();
+const { t } = useI18n();
+const plan = usePlan();
+const uploads = useUploads();
+const picker = ref<HTMLInputElement | null>(null);
+const isChoosing = ref(false);
+const wrong = ref<string | null>(null);
+const courseId = computed(() => plan.course!.id);
+
+function take({ file, width, height }: TakenPicture): void {
+  isChoosing.value = false;
+  emit('set', { file, width, height, focus: { x: 0.5, y: 0.5 }, zoom: 1 }, false);
+}
+function upload(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const [file] = field.files ?? [];
+  field.value = '';
+  wrong.value = null;
+  if (file === undefined) return;
+  uploads.add(file, (answer) => {
+    const { width, height } = answer;
+    if (width === null || height === null || !isPictureType(answer.type)) {
+      wrong.value = t('setup.look.notPicture', { name: answer.name });
+      return;
+    }
+    take({ file: asRef(answer), width, height });
+  });
+}
+function change(part: Partial<CoursePicture>, typing: boolean): void {
+  if (props.picture !== null) emit('set', { ...props.picture, ...part }, typing);
+}
+function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: boolean): void {
+  if (props.picture !== null) change({ file: { ...props.picture.file, [field]: text } }, typing);
+}
+</script>
+
+<template>
+  <div class="choice">
+    <p v-if="!readonly" class="acts">
+      <button class="button small" type="button" @click="picker?.click()">
+        <IconUpload :size="16" aria-hidden="true" /> {{ t('setup.look.upload') }}
+      </button>
+      <button class="button small" type="button" @click="isChoosing = true">
+        <IconPhoto :size="16" aria-hidden="true" /> {{ t('setup.look.fromLibrary') }}
+      </button>
+      <button v-if="picture" class="button small bare" type="button" @click="emit('set', null, false)">
+        <IconX :size="16" aria-hidden="true" /> {{ t('setup.look.takeOff') }}
+      </button>
+      <input
+        ref="picker"
+        class="visually-hidden"
+        type="file"
+        accept="image/png,image/jpeg,image/webp,image/avif,image/gif"
+        tabindex="-1"
+        :aria-label="t('setup.look.upload')"
+        @change="upload"
+      />
+    </p>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <template v-if="picture">
+      <p class="soft hint">{{ t('setup.look.focusHint') }}</p>
+      <div class="crop">
+        <FocusPicker
+          :course-id="courseId"
+          :picture="picture"
+          :readonly="readonly"
+          @focus="(focus, typing) => change({ focus }, typing)"
+        />
+        <div class="frames">
+          <figure v-for="frame in frames" :key="frame" :class="frame">
+            <CroppedPicture :course-id="courseId" :picture="picture" :frame="frame" />
+            <figcaption class="soft">{{ t(`setup.look.frames.${frame}`) }}</figcaption>
+          </figure>
+        </div>
+      </div>
+      <label class="zoom">
+        <span>{{ t('setup.look.zoom') }}</span>
+        <input
+          type="range"
+          min="1"
+          max="4"
+          step="0.1"
+          :value="picture.zoom"
+          :disabled="readonly"
+          @input="change({ zoom: Number(($event.target as HTMLInputElement).value) }, true)"
+        />
+        <span class="figures">{{ picture.zoom.toFixed(1) }} ×</span>
+      </label>
+      <PictureWords :words="picture.file" :readonly="readonly" @say="say" />
+    </template>
+    <PictureDialog v-model="isChoosing" :course-id="courseId" @take="take" />
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: grid;
+  gap: 10px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.hint {
+  font-size: 13px;
+}
+
+.crop {
+  display: grid;
+  grid-template-columns: minmax(0, auto) minmax(150px, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+
+.frames {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+
+figure {
+  margin: 0;
+  width: 100%;
+  max-width: 300px;
+}
+
+figure.phone {
+  max-width: 170px;
+}
+
+figure.thumbnail {
+  max-width: 110px;
+}
+
+figcaption {
+  font-size: 12px;
+}
+
+.zoom {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+
+.zoom input {
+  accent-color: var(--bottle);
+}
+
+.wrong {
+  color: var(--blocker);
+}
+
+@media (max-width: 720px) {
+  .crop {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
