@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { IconCalendarOff, IconPlus } from '@tabler/icons-vue';
+import { IconCalendarOff, IconLifebuoy, IconPlus } from '@tabler/icons-vue';
 import type { DeskAnswer } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -19,6 +19,7 @@ import { nextToStart } from './next-to-start.ts';
 
 /** Few are staff of the institution: its dialogs come when they are wanted. */
 const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue'));
+const InstitutionPagesDialog = defineAsyncComponent(() => import('./InstitutionPagesDialog.vue'));
 
 const { t, locale } = useI18n();
 const session = useSession();
@@ -28,6 +29,7 @@ const { answer, state, reload, refresh } = useAnswer<DeskAnswer>(() => '/api/des
 useLive(() => void refresh());
 const filter = ref<DeskFilter>(NO_FILTER);
 const isShowingHolidays = ref(false);
+const isShowingPages = ref(false);
 const isStaff = computed(() => session.person?.kind === 'staff');
 
 const courses = computed(() => answer.value?.courses ?? []);
@@ -55,6 +57,10 @@ const lead = computed(() => {
   <AppBar>
     <template #end>
       <span v-if="term" class="term">{{ term }}</span>
+      <button v-if="isStaff" class="button" type="button" @click="isShowingPages = true">
+        <IconLifebuoy :size="18" aria-hidden="true" />
+        <span class="words">{{ t('desk.pages.button') }}</span>
+      </button>
       <button v-if="isStaff" class="button" type="button" @click="isShowingHolidays = true">
         <IconCalendarOff :size="18" aria-hidden="true" />
         <span class="words">{{ t('desk.holidays.button') }}</span>
@@ -117,6 +123,7 @@ const lead = computed(() => {
   </main>
   <LoadState v-else :state="state" @again="reload" />
   <HolidaysDialog v-if="isStaff" v-model="isShowingHolidays" />
+  <InstitutionPagesDialog v-if="isStaff" v-model="isShowingPages" />
 </template>
 
 <style scoped>

@@ -56,5 +56,10 @@ export const useSession = defineStore('session', () => {
     me.value = { ...me.value, institution: { ...me.value.institution, holidays } };
   }
 
-  return { me, person, today, keepHolidays, load, signIn, signInAs, signOut, now };
+  function keepPages(pages: readonly MeAnswer['institution']['pages'][number][]): void {
+    if (me.value === null) return;
+    me.value = { ...me.value, institution: { ...me.value.institution, pages: [...pages] } };
+  }
+
+  return { me, person, today, keepHolidays, keepPages, load, signIn, signInAs, signOut, now };
 });

@@ -177,7 +177,6 @@ export default {
     addThem: 'Add | Add one | Add {count}',
     added: 'Nobody added | One person added | {count} people added',
     takeOff: 'Take {name} off the course',
-    roles: { instructor: 'Instructor', assistant: 'Assistant', learner: 'Learner', visitor: 'Visitor' },
     as: {
       instructor: 'as instructors',
       assistant: 'as assistants',

@@ -5,6 +5,9 @@ import files from './setup/files.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
+import look from './setup/look.ts';
+import menu from './setup/menu.ts';
+import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
@@ -19,7 +22,10 @@ export default {
     about: 'Datos',
     dates: 'Fechas y formato',
     outline: 'Índice',
+    menu: 'Menú e inicio',
+    look: 'Aspecto',
     access: 'Acceso',
+    messages: 'Mensajes',
     readiness: 'Revisión',
   },
   leads: {
@@ -27,7 +33,10 @@ export default {
     dates:
       'El ritmo del curso decide qué es una sección. Cámbialo cuando quieras; no se pierde nada de lo escrito.',
     outline: 'Las secciones y lo que contienen, en el orden en que se encuentran.',
+    menu: 'Por dónde se encuentra el camino, adónde se llega y qué se ve primero.',
+    look: 'La cara del curso: su color, sus imágenes, su idioma.',
     access: 'Quién recibe qué del curso, y desde cuándo hasta cuándo.',
+    messages: 'Qué se dice a los estudiantes, en qué días, y a quién pueden preguntar.',
     readiness: 'Lo que todavía impide abrir el curso, y lo que quizá quieras resolver antes.',
   },
   bar: {
@@ -99,6 +108,10 @@ export default {
     full: 'Ver a tamaño completo',
     fold: 'Plegar la vista previa',
     unfold: 'Ver lo que ve un estudiante',
+    onItsOwn: 'Esta página se hace para quien la abre; mírala en el propio curso.',
+    frame: 'Cómo se muestra',
+    frames: { phone: 'Como en un teléfono', page: 'Como una página' },
+    dark: 'Oscuro',
     draft: 'Aún no está abierto: así se verá cuando esté en marcha.',
   },
   notices: {
@@ -164,7 +177,6 @@ export default {
     addThem: 'Añadir | Añadir una | Añadir {count}',
     added: 'Nadie añadido | Una persona añadida | {count} personas añadidas',
     takeOff: 'Sacar a {name} del curso',
-    roles: { instructor: 'Docente', assistant: 'Ayudante', learner: 'Estudiante', visitor: 'Visitante' },
     as: {
       instructor: 'como docentes',
       assistant: 'como ayudantes',
@@ -185,6 +197,10 @@ export default {
       about: 'Ir a Datos',
       dates: 'Ir a Fechas y formato',
       outline: 'Ir al Índice',
+      menu: 'Ir a Menú e inicio',
+      look: 'Ir a Aspecto',
+      access: 'Ir a Acceso',
+      messages: 'Ir a Mensajes',
       members: 'Añadir estudiantes',
     },
   },
@@ -223,6 +239,9 @@ export default {
   outcomes,
   work,
   moment,
+  menu,
+  look,
+  messages,
   layout,
   wholeBetween: 'Un número entero de {least} a {most}',
   numberBetween: 'Un número de {least} a {most}',
@@ -240,6 +259,8 @@ export default {
     table: 'Tabla',
     picture: 'Imagen',
     formula: 'Fórmula',
+    contacts: 'Tarjetas de contacto',
+    contactsHere: 'Aquí están las tarjetas de contacto.',
     tableTools: 'Herramientas de la tabla',
     rowAfter: 'Añadir una fila debajo',
     columnAfter: 'Añadir una columna después',

@@ -8,6 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
 import { useProblemSentence } from '../../app/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { roleWord } from '../../app/own-words.ts';
 import DialogBox from '../../ui/DialogBox.vue';
 import FindField from '../../ui/FindField.vue';
 import IconButton from '../../ui/IconButton.vue';
@@ -129,7 +130,7 @@ watch(find, () => {
           <li v-for="member in members" :key="member.person">
             <span class="who">
               <span>{{ member.name }}</span>
-              <span class="soft">{{ t(`setup.members.roles.${member.role}`) }}</span>
+              <span class="soft">{{ roleWord(member.role, plan.course?.roleNames ?? {}, t) }}</span>
               <span v-if="member.role === 'learner' && groups.length > 0" class="groups">
                 <button
                   v-for="[id, group] in groups"
@@ -173,7 +174,9 @@ watch(find, () => {
         </ul>
         <div class="act">
           <select v-model="role" :aria-label="t('setup.members.role')">
-            <option v-for="one in ADDABLE" :key="one" :value="one">{{ t(`setup.members.as.${one}`) }}</option>
+            <option v-for="one in ADDABLE" :key="one" :value="one">
+              {{ plan.course?.roleNames[one]?.many ?? t(`setup.members.as.${one}`) }}
+            </option>
           </select>
           <button class="button main" type="button" :disabled="chosen.size === 0" @click="add">
             <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.addThem', chosen.size) }}

@@ -3,7 +3,7 @@
 import { IconArrowBackUp } from '@tabler/icons-vue';
 import { computed, nextTick, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useSeeing } from '../../stores/seeing.ts';
+import { useWho } from '../seeing/use-who.ts';
 import AddEntry from './AddEntry.vue';
 import { useEntryWords } from './entry-words.ts';
 import MenuRow from './MenuRow.vue';
@@ -11,7 +11,6 @@ import { useMenu } from './use-menu.ts';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
-const seeing = useSeeing();
 const menu = useMenu();
 const words = useEntryWords();
 const list = ref<HTMLElement | null>(null);
@@ -23,7 +22,7 @@ const offered = computed(() =>
     return unseen === null && to !== 'group' && to !== 'divider';
   }),
 );
-const who = computed(() => seeing.person?.standing.name ?? t(`setup.seeing.roles.${seeing.role}`));
+const who = useWho();
 
 const rowOf = (id: string): HTMLElement | null =>
   list.value?.querySelector<HTMLElement>(`[data-entry="${CSS.escape(id)}"]`) ?? null;

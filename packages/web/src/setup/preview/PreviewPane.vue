@@ -23,6 +23,7 @@ import { useActs } from '../acts.ts';
 import { ghostsOf } from '../seeing/ghosts.ts';
 import GhostList from '../seeing/GhostList.vue';
 import SeeAs from '../seeing/SeeAs.vue';
+import { useWho } from '../seeing/use-who.ts';
 import PreviewScreen from './PreviewScreen.vue';
 
 const open = defineModel<boolean>('open', { required: true });
@@ -45,7 +46,7 @@ function moment(iso: string, isExact: boolean, day: string): string {
   return isExact ? `${words} ${formatTime(iso, locale.value, zone)}` : words;
 }
 const on = computed(() => moment(marker.moment.value, marker.isExact.value, marker.day.value));
-const who = computed(() => seeing.person?.standing.name ?? t(`setup.seeing.roles.${seeing.role}`));
+const who = useWho();
 const missing = computed(() => {
   const { course, planned } = plan;
   if (course === null) return null;

@@ -12,7 +12,9 @@ import DayField from '../../ui/DayField.vue';
 import CheckField from '../CheckField.vue';
 import { PROGRESS } from './example-deeds.ts';
 import type { Progress } from './example-deeds.ts';
+import { useRoleOfExample } from './use-who.ts';
 
+const roleOfExample = useRoleOfExample();
 const { t } = useI18n();
 const plan = usePlan();
 const seeing = useSeeing();
@@ -58,7 +60,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
       <span class="soft">{{ t('setup.seeing.title') }}</span>
       <select :value="chosen" @change="choose(value($event))">
         <option v-for="role in ROLES" :key="role" :value="`role ${role}`">
-          {{ t(`setup.seeing.roles.${role}`) }}
+          {{ roleOfExample(role) }}
         </option>
         <optgroup v-if="learners.length > 0" :label="t('setup.seeing.onTheCourse')">
           <option v-for="one in learners" :key="one.person" :value="`person ${one.person}`">

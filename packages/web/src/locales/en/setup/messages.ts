@@ -48,7 +48,7 @@ export default {
   phone: 'Telephone',
   link: 'Their page',
   wrong: {
-    mail: 'An address such as name@college.example is expected.',
+    mail: 'A mail address is expected: a name, the at sign, and a host.',
     phone: 'A telephone number is expected, such as +351 289 000 117.',
     link: 'An address that starts with https:// is expected.',
   },

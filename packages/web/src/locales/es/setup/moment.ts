@@ -8,6 +8,7 @@ export default {
   way: 'Medido desde qué',
   none: {
     until: 'Queda abierto',
+    ofCourse: 'Queda puesto',
     due: 'Sin plazo',
     held: 'Con la clase de su sección',
     opens: 'En cuanto se abra lo que lo contiene',
@@ -36,6 +37,7 @@ export default {
   anchors: {
     section_start: 'el primer día de su sección',
     section_end: 'el último día de su sección',
+    sectionStart: 'el primer día de {title}',
     course_start: 'el primer día del curso',
     course_end: 'el último día del curso',
     joining: 'el día de la entrada',

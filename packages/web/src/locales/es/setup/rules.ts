@@ -270,4 +270,74 @@ export default {
     why: 'Cada cual trabajaría solo, sin ver a nadie más.',
     cure: 'Como lo tenga el curso',
   },
+  menu_long: {
+    what: 'El menú tiene {count} entradas | El menú tiene {count} entradas',
+    why: 'De un vistazo se abarcan unas {most}; más allá se lee, y no se encuentra lo que se buscaba.',
+    cure: '',
+  },
+  menu_twice: {
+    what: 'Dos entradas del menú llevan al mismo lugar: {entry} | {count} entradas llevan adonde ya lleva otra',
+    why: 'Los estudiantes abren las dos para saber si hay alguna diferencia.',
+    cure: 'Sacar la segunda | Sacar las últimas',
+  },
+  menu_empty_page: {
+    what: 'Una entrada lleva a una página vacía: {entry} | {count} entradas llevan a páginas vacías',
+    why: 'Los estudiantes no la tienen en su menú mientras no haya nada en la página.',
+    cure: 'Sacarla del menú | Sacarlas del menú',
+  },
+  menu_tool_first: {
+    what: '{entry} está encima de {content} en el menú',
+    why: 'Aquello a lo que se viene debería verse primero.',
+    cure: 'Poner {content} delante',
+  },
+  menu_no_start: {
+    what: 'Nada en el menú es un lugar por donde empezar',
+    why: 'No lleva ni a una página de inicio, ni a las secciones, ni a una página.',
+    cure: 'Devolver las secciones',
+  },
+  menu_no_contact: {
+    what: 'Nada lleva a los estudiantes a quien pueden preguntar',
+    why: 'Las tarjetas de contacto no están ni en el menú ni en la página de inicio.',
+    cure: 'Ponerlas en la página de inicio',
+  },
+  menu_no_contact_cards: {
+    what: 'Los estudiantes no tienen cómo llegar a quien enseña',
+    why: 'Ninguna tarjeta de contacto dice cómo.',
+    cure: '',
+  },
+  menu_address: {
+    what: 'Una entrada lleva a {address} sin https | {count} entradas llevan a direcciones sin https',
+    why: 'Cualquiera en el camino puede leerlo, y los navegadores avisan.',
+    cure: 'Ponerle https | Ponerles https',
+  },
+  menu_address_none: {
+    what: 'Una entrada lleva a {address}, un lugar al que los estudiantes no llegan | {count} entradas no llevan a ningún lugar; la primera es {address}',
+    why: 'Allí encontrarían un error.',
+    cure: '',
+  },
+  menu_label_long: {
+    what: '«{label}» es demasiado largo para el menú de un teléfono | {count} nombres son demasiado largos para el menú de un teléfono; el primero es «{label}»',
+    why: 'Tiene {length} letras, y en dos líneas caben {most}.',
+    cure: '',
+  },
+  arrive_lost: {
+    what: 'Los estudiantes tendrían que llegar a algo que no reciben | Los estudiantes tendrían que llegar a algo que no reciben, la primera vez y después',
+    why: 'Llegan a la página de inicio en su lugar.',
+    cure: 'Que lleguen adonde todos',
+  },
+  course_picture_silent: {
+    what: 'La imagen del curso no dice nada a quien no la ve | Dos imágenes del curso no dicen nada a quien no las ve',
+    why: 'Di qué muestra, o que es un adorno.',
+    cure: '',
+  },
+  announcement_undated: {
+    what: '«{subject}» está listo y nunca se pone | {count} anuncios están listos y nunca se ponen',
+    why: 'No tiene fecha, o se quita antes de ponerse.',
+    cure: '',
+  },
+  contact_gone: {
+    what: 'Una tarjeta de contacto es de alguien que ya no está en el equipo | {count} tarjetas de contacto son de gente que ya no está en el equipo',
+    why: 'No se muestra a nadie.',
+    cure: 'Quitarla | Quitarlas',
+  },
 };

@@ -1,0 +1,233 @@
+<script setup lang="ts">
+/** The institution's own pages, kept in one place by its staff: every menu can lead to them. */
+import { IconPencil, IconPlus, IconTrash } from '@tabler/icons-vue';
+import type { InstitutionPagesAnswer } from '@itinerary/contract';
+import type { Area, InstitutionPage, Language } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { ask, path, ProblemError } from '../api/client.ts';
+import { LOCALES } from '../app/i18n.ts';
+import { ownWords } from '../app/own-words.ts';
+import { useProblemSentence } from '../app/problems.ts';
+import { AREA_PATHS } from '../learner/shell/menu-words.ts';
+import { newId } from '../stores/new-id.ts';
+import { useSession } from '../stores/session.ts';
+import DialogBox from '../ui/DialogBox.vue';
+import IconButton from '../ui/IconButton.vue';
+import SelectField from '../ui/SelectField.vue';
+
+const isOpen = defineModel<boolean>({ required: true });
+const { t, locale } = useI18n();
+const sentence = useProblemSentence();
+const session = useSession();
+const failure = ref<string | null>(null);
+const said = ref('');
+const isBusy = ref(false);
+const pages = computed(() => session.me?.institution.pages ?? []);
+const nameOf = ({ names, address }: InstitutionPage): string => ownWords(names, locale.value) ?? address;
+
+const USES: readonly InstitutionPage['use'][] = ['site', 'help', 'library', 'policies', 'other'];
+interface Draft {
+  id: string;
+  use: InstitutionPage['use'];
+  names: Record<Language, string>;
+  address: string;
+  beside: Area | '';
+}
+const draft = ref<Draft | null>(null);
+
+function open(page: InstitutionPage | null): void {
+  const names = { en: '', es: '', fr: '', ar: '', ...page?.names };
+  failure.value = null;
+  draft.value = {
+    id: page?.id ?? newId(),
+    use: page?.use ?? 'other',
+    names,
+    address: page?.address ?? '',
+    beside: page?.beside ?? '',
+  };
+}
+
+async function attempt(work: () => Promise<InstitutionPagesAnswer>, done: string): Promise<boolean> {
+  isBusy.value = true;
+  failure.value = null;
+  try {
+    session.keepPages((await work()).pages);
+    said.value = done;
+    return true;
+  } catch (error) {
+    const wrong = error instanceof ProblemError ? error.problem.errors?.[0] : undefined;
+    failure.value =
+      wrong === undefined
+        ? sentence(error)
+        : t('desk.holidays.wrong', {
+            place: wrong.path,
+            value: String(wrong.value),
+            expected: wrong.expected,
+          });
+    return false;
+  } finally {
+    isBusy.value = false;
+  }
+}
+
+async function save(): Promise<void> {
+  const now = draft.value;
+  if (now === null) return;
+  const names = Object.fromEntries(Object.entries(now.names).filter(([, name]) => name.trim() !== ''));
+  const body = {
+    use: now.use,
+    names,
+    address: now.address,
+    beside: now.use === 'help' && now.beside !== '' ? now.beside : null,
+  };
+  const address = path`/api/institution/pages/${now.id}`;
+  const kept = await attempt(
+    () => ask<InstitutionPagesAnswer>(address, { method: 'PUT', body }),
+    t('desk.pages.kept'),
+  );
+  if (kept) draft.value = null;
+}
+async function remove(page: InstitutionPage): Promise<void> {
+  await attempt(
+    () => ask<InstitutionPagesAnswer>(path`/api/institution/pages/${page.id}`, { method: 'DELETE' }),
+    t('desk.pages.removed', { name: nameOf(page) }),
+  );
+}
+const besides = computed(() => [
+  { value: '' as const, title: t('desk.pages.everywhere') },
+  ...(Object.keys(AREA_PATHS) as Area[]).map((area) => ({ value: area, title: t(`learner.areas.${area}`) })),
+]);
+</script>
+
+<template>
+  <DialogBox v-model="isOpen" :title="t('desk.pages.title')" :width="680">
+    <p>{{ t('desk.pages.text') }}</p>
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <p class="visually-hidden" role="status">{{ said }}</p>
+    <ul v-if="draft === null">
+      <li v-for="page in pages" :key="page.id">
+        <span>
+          {{ nameOf(page) }}
+          <span class="soft">{{
+            [t(`desk.pages.uses.${page.use}`), page.beside ? t(`learner.areas.${page.beside}`) : '']
+              .filter(Boolean)
+              .join(' · ')
+          }}</span>
+        </span>
+        <IconButton
+          :icon="IconPencil"
+          :label="t('desk.pages.change', { name: nameOf(page) })"
+          :size="16"
+          @click="open(page)"
+        />
+        <IconButton
+          :icon="IconTrash"
+          :label="t('desk.holidays.remove', { name: nameOf(page) })"
+          :size="16"
+          :disabled="isBusy"
+          @click="remove(page)"
+        />
+      </li>
+    </ul>
+    <form v-else id="institution-page" class="form" @submit.prevent="save">
+      <SelectField
+        :label="t('desk.pages.use')"
+        :value="draft.use"
+        :options="USES.map((use) => ({ value: use, title: t(`desk.pages.uses.${use}`) }))"
+        @choose="draft.use = $event"
+      />
+      <SelectField
+        v-if="draft.use === 'help'"
+        :label="t('desk.pages.beside')"
+        :value="draft.beside"
+        :options="besides"
+        @choose="draft.beside = $event"
+      />
+      <label class="whole">
+        <span class="soft">{{ t('desk.pages.address') }}</span>
+        <input
+          v-model="draft.address"
+          type="text"
+          inputmode="url"
+          maxlength="2000"
+          placeholder="https://"
+          required
+        />
+      </label>
+      <label v-for="language in LOCALES" :key="language">
+        <span class="soft">{{
+          t('desk.pages.nameIn', { language: t(`common.languages.${language}`) })
+        }}</span>
+        <input v-model="draft.names[language]" type="text" maxlength="60" :lang="language" />
+      </label>
+    </form>
+    <template #foot>
+      <template v-if="draft">
+        <button class="button" type="button" @click="draft = null">{{ t('common.cancel') }}</button>
+        <button class="button main" type="submit" form="institution-page" :disabled="isBusy">
+          {{ t('desk.pages.keep') }}
+        </button>
+      </template>
+      <template v-else>
+        <button class="button" type="button" @click="open(null)">
+          <IconPlus :size="17" aria-hidden="true" /> {{ t('desk.pages.add') }}
+        </button>
+        <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+      </template>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+ul {
+  margin: 12px 0 0;
+  padding: 0;
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 34px 34px;
+  gap: 4px;
+  align-items: center;
+  padding: 4px 6px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 10px;
+  margin-top: 12px;
+}
+
+.whole {
+  grid-column: 1 / -1;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+}
+
+input {
+  min-height: 36px;
+  padding: 0 8px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 14.5px;
+}
+
+.failure {
+  margin-top: 10px;
+  padding: 8px 12px;
+  border-inline-start: 4px solid var(--blocker);
+  background: var(--blocker-pale);
+  overflow-wrap: anywhere;
+}
+</style>
