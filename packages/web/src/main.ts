@@ -1,5 +1,5 @@
 import { createPinia } from 'pinia';
-import { createApp } from 'vue';
+import { createApp, watch } from 'vue';
 import '@fontsource-variable/bricolage-grotesque/wght.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css';
@@ -17,6 +17,8 @@ import { router } from './app/router.ts';
 import { vuetify } from './app/vuetify.ts';
 
 await loadMessages(['common']);
+// Fields and menus that Vuetify draws speak the same language, and run the same way.
+watch(i18n.global.locale, (locale) => (vuetify.locale.current.value = locale), { immediate: true });
 const app = createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router);
 // The first page is known before anything is shown, so that nothing flashes by.
 await router.isReady();

@@ -2,19 +2,13 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { effectScope, nextTick, ref } from 'vue';
 import { createI18n } from 'vue-i18n';
+import { LOCALES, messages } from './messages.ts';
 import { ask, path, ProblemError, UnreachableError } from '../src/api/client.ts';
 import { useAnswer } from '../src/learner/use-answer.ts';
 import { courseEntries, courseFields, ITEM_KINDS, nodeFields } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
+import { PLURALS } from '../src/app/plurals.ts';
 import { fieldKey, valueWords } from '../src/setup/notice-words.ts';
-import enCommon from '../src/locales/en/common.ts';
-import enDesk from '../src/locales/en/desk.ts';
-import enLearner from '../src/locales/en/learner.ts';
-import enSetup from '../src/locales/en/setup.ts';
-import esCommon from '../src/locales/es/common.ts';
-import esDesk from '../src/locales/es/desk.ts';
-import esLearner from '../src/locales/es/learner.ts';
-import esSetup from '../src/locales/es/setup.ts';
 
 type Fetch = typeof globalThis.fetch;
 const realFetch = globalThis.fetch;
@@ -134,10 +128,6 @@ describe('a page’s answer', () => {
 });
 
 describe('every sentence can be said', () => {
-  const messages = {
-    en: { common: enCommon, desk: enDesk, learner: enLearner, setup: enSetup },
-    es: { common: esCommon, desk: esDesk, learner: esLearner, setup: esSetup },
-  };
   interface Tree {
     readonly [key: string]: string | Tree;
   }
@@ -146,7 +136,7 @@ describe('every sentence can be said', () => {
       typeof value === 'string' ? [`${base}${key}`] : keys(value, `${base}${key}.`),
     );
 
-  test.each(['en', 'es'] as const)('in %s every field has a name', (locale) => {
+  test.each(LOCALES)('in %s every field has a name', (locale) => {
     const kinds = ['section', ...ITEM_KINDS] as const;
     const fields = [...courseFields(), ...courseEntries(), ...kinds.flatMap((kind) => nodeFields(kind))];
     const named = messages[locale].setup.fields as Readonly<Record<string, string>>;
@@ -179,10 +169,11 @@ describe('every sentence can be said', () => {
     expect(words('teaches', ['id'])).toBe('other');
   });
 
-  test.each(['en', 'es'] as const)('in %s, for none, one and many', (locale) => {
+  test.each(LOCALES)('in %s, for none, one and many', (locale) => {
     const { t } = createI18n({
       legacy: false,
       locale,
+      pluralRules: PLURALS,
       messages,
       missingWarn: false,
       fallbackWarn: false,
@@ -222,7 +213,7 @@ describe('every sentence can be said', () => {
     ];
     const values = Object.fromEntries(names.map((name) => [name, `<${name}>`]));
     for (const key of all) {
-      for (const plural of [0, 1, 7]) {
+      for (const plural of [0, 1, 2, 7, 23, 100]) {
         const said = String(
           (t as (key: string, values: object, options: object) => string)(
             key,

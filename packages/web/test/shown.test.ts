@@ -98,7 +98,12 @@ describe('files that have come', () => {
 
   test('say nothing yet of who made them, and find the place of their item', () => {
     const came = { hash: 'a'.repeat(64), name: 'a.png', size: 3, type: 'image/png' };
-    expect(asRef({ ...came, width: 4, height: 3 })).toEqual({ ...came, alt: null, author: null, licence: null });
+    expect(asRef({ ...came, width: 4, height: 3 })).toEqual({
+      ...came,
+      alt: null,
+      author: null,
+      licence: null,
+    });
     expect(placeOf(course(), 'p')).toBe('f');
     expect(placeOf(course(), 'gone')).toBeNull();
     expect(placeOf(null, 'p')).toBeNull();

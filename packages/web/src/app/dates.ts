@@ -2,14 +2,15 @@
  * Days as people read them, with `Intl` alone: the learner's pages carry no calendar library. Days are ISO
  * `YYYY-MM-DD` and need no zone; instants are shown in the zone that is given.
  */
+import { intlLocale } from './intl.ts';
+
 const cache = new Map<string, Intl.DateTimeFormat>();
 
 function format(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const key = locale + JSON.stringify(options);
   let made = cache.get(key);
   if (made === undefined) {
-    // British order and names, so that English reads "Mon 18 Jan".
-    made = new Intl.DateTimeFormat(locale === 'en' ? 'en-GB' : locale, options);
+    made = new Intl.DateTimeFormat(intlLocale(locale), options);
     cache.set(key, made);
   }
   return made;

@@ -1,5 +1,6 @@
 /** Languages. Messages load an area at a time, so that a learner's page never waits for the setup's words. */
 import { createI18n } from 'vue-i18n';
+import { PLURALS } from './plurals.ts';
 
 export const LOCALES = ['en', 'es', 'fr', 'ar'] as const;
 export type Locale = (typeof LOCALES)[number];
@@ -22,6 +23,7 @@ export const i18n = createI18n({
   legacy: false,
   locale: firstLocale(),
   fallbackLocale: 'en',
+  pluralRules: PLURALS,
   missingWarn: import.meta.env.DEV,
   fallbackWarn: false,
 });

@@ -1,5 +1,6 @@
 import type { Palette } from '@itinerary/core';
 import { createVuetify } from 'vuetify';
+import { ar, en, es, fr } from 'vuetify/locale';
 import { PathIcon } from './path-icon.ts';
 import { DARK, LIGHT } from './tokens.ts';
 
@@ -31,6 +32,7 @@ export function storeAppearance(appearance: Appearance): void {
 }
 
 export const vuetify = createVuetify({
+  locale: { locale: 'en', fallback: 'en', messages: { en, es, fr, ar }, rtl: { ar: true } },
   theme: {
     defaultTheme: storedAppearance(),
     themes: {

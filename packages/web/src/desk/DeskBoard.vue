@@ -85,7 +85,7 @@ th {
   border-bottom: 1px solid var(--ink);
   font-size: 12.5px;
   font-weight: 500;
-  text-align: left;
+  text-align: start;
 }
 
 td {
@@ -137,7 +137,7 @@ tbody tr:hover {
 }
 
 .last {
-  text-align: right;
+  text-align: end;
 }
 
 .left {
@@ -176,7 +176,7 @@ tbody tr:hover {
 
   td.picture {
     position: absolute;
-    left: 12px;
+    inset-inline-start: 12px;
     top: 12px;
     width: 52px;
   }

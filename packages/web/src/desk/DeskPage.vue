@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDays } from '../app/dates.ts';
+import { intlLocale } from '../app/intl.ts';
 import LoadState from '../learner/LoadState.vue';
 import { useAnswer } from '../learner/use-answer.ts';
 import { useLive } from '../stores/live.ts';
@@ -46,7 +47,7 @@ const term = computed(() => {
 const lead = computed(() => {
   const next = nextToStart(courses.value, session.today);
   if (next === null) return null;
-  const relative = new Intl.RelativeTimeFormat(locale.value, { numeric: 'auto' });
+  const relative = new Intl.RelativeTimeFormat(intlLocale(locale.value), { numeric: 'auto' });
   const when =
     next.days < 14 ? relative.format(next.days, 'day') : relative.format(Math.round(next.days / 7), 'week');
   return t('desk.nextToStart', { title: next.course.title, when });

@@ -132,7 +132,7 @@ li {
 .failure {
   margin-top: 10px;
   padding: 8px 12px;
-  border-left: 4px solid var(--blocker);
+  border-inline-start: 4px solid var(--blocker);
   background: var(--blocker-pale);
   overflow-wrap: anywhere;
 }

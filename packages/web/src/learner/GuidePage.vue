@@ -166,14 +166,14 @@ thead th {
   padding: 4px 8px;
   font-size: 12.5px;
   font-weight: 500;
-  text-align: left;
+  text-align: start;
 }
 
 td,
 tbody th {
   padding: 3px 8px;
   border-bottom: 1px solid var(--rule);
-  text-align: left;
+  text-align: start;
   vertical-align: top;
 }
 
@@ -185,7 +185,7 @@ tbody th {
 }
 
 .right {
-  text-align: right !important;
+  text-align: end !important;
   white-space: nowrap;
 }
 
@@ -199,7 +199,7 @@ tbody th {
 }
 
 .kind {
-  margin-left: 6px;
+  margin-inline-start: 6px;
   font-size: 12.5px;
   font-weight: 400;
 }

@@ -157,7 +157,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
 }
 
 .section-number {
-  margin-right: 6px;
+  margin-inline-end: 6px;
 }
 
 .where .words {
@@ -171,7 +171,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
 }
 
 .title .number {
-  margin-right: 6px;
+  margin-inline-end: 6px;
   color: var(--ink-soft);
   font-size: 0.72em;
   font-weight: 500;
@@ -191,7 +191,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
 .moment {
   margin-top: 14px;
   padding: 8px 14px;
-  border-left: 4px solid var(--ink);
+  border-inline-start: 4px solid var(--ink);
   background: var(--mist);
 }
 

@@ -106,7 +106,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
   border: 1px solid transparent;
   border-radius: 6px;
   background: none;
-  text-align: left;
+  text-align: start;
   text-decoration: none;
   color: var(--ink);
   cursor: pointer;
@@ -146,7 +146,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
 }
 
 .number {
-  margin-right: 4px;
+  margin-inline-end: 4px;
   color: var(--ink-soft);
   font-size: 13.5px;
 }
@@ -185,8 +185,8 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
 }
 
 .inside {
-  margin-left: 18px;
-  padding-left: 8px;
-  border-left: 2px solid var(--accent, var(--rule));
+  margin-inline-start: 18px;
+  padding-inline-start: 8px;
+  border-inline-start: 2px solid var(--accent, var(--rule));
 }
 </style>

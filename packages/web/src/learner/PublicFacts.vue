@@ -3,10 +3,11 @@
 import { IconArrowRight } from '@tabler/icons-vue';
 import type { CourseView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
+import { formatNumber } from '../app/intl.ts';
 import ItemSign from './ItemSign.vue';
 
 defineProps<{ course: CourseView }>();
-const { t, n } = useI18n();
+const { t, locale } = useI18n();
 </script>
 
 <template>
@@ -25,7 +26,7 @@ const { t, n } = useI18n();
     </section>
     <section v-if="course.hoursAWeek">
       <h3>{{ t('learner.public.length') }}</h3>
-      <p>{{ t('learner.public.hours', { hours: n(course.hoursAWeek) }) }}</p>
+      <p>{{ t('learner.public.hours', { hours: formatNumber(course.hoursAWeek, locale) }) }}</p>
     </section>
     <section v-if="course.bringAlong">
       <h3>{{ t('learner.public.bringAlong') }}</h3>

@@ -35,7 +35,7 @@ const back = computed(() => {
 <template>
   <main v-if="state === 'there'" id="main" :class="['page', { wide }]">
     <RouterLink v-if="area === undefined" class="back" :to="back">
-      <IconArrowLeft class="turns" :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
+      <IconArrowLeft :size="17" aria-hidden="true" /> {{ t('learner.allSections') }}
     </RouterLink>
     <a v-if="help" class="help" :href="help.address" target="_blank" rel="noopener noreferrer">
       <IconLifebuoy :size="17" aria-hidden="true" /> {{ help.words }}

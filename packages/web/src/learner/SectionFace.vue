@@ -67,7 +67,7 @@ const index = computed(() => sectionIndex(props.section));
 }
 
 .number {
-  margin-right: 6px;
+  margin-inline-end: 6px;
   color: var(--ink-soft);
   font-size: 0.72em;
   font-weight: 500;

@@ -147,7 +147,7 @@ function openSection(event: MouseEvent): void {
 .section::before {
   content: '';
   position: absolute;
-  left: 7.5px;
+  inset-inline-start: 7.5px;
   top: 12px;
   bottom: -8px;
   width: 3px;
@@ -160,7 +160,7 @@ function openSection(event: MouseEvent): void {
 
 .stop {
   position: absolute;
-  left: 1px;
+  inset-inline-start: 1px;
   top: 4px;
   width: 16px;
   height: 16px;
@@ -174,16 +174,16 @@ function openSection(event: MouseEvent): void {
 }
 
 .current {
-  margin-left: -8px;
-  padding-left: 40px;
+  margin-inline-start: -8px;
+  padding-inline-start: 40px;
 }
 
 .current::before {
-  left: 15.5px;
+  inset-inline-start: 15.5px;
 }
 
 .current .stop {
-  left: 7px;
+  inset-inline-start: 7px;
   top: 11px;
   width: 20px;
   height: 20px;
@@ -205,7 +205,7 @@ function openSection(event: MouseEvent): void {
 }
 
 .section-title .number {
-  margin-right: 4px;
+  margin-inline-end: 4px;
 }
 
 .days {
@@ -214,7 +214,7 @@ function openSection(event: MouseEvent): void {
 }
 
 .now {
-  margin-left: 8px;
+  margin-inline-start: 8px;
   color: var(--bottle);
   font-family: var(--font-text);
   font-weight: 650;
@@ -225,7 +225,7 @@ function openSection(event: MouseEvent): void {
   align-items: center;
   gap: 4px;
   min-height: 28px;
-  margin-left: -4px;
+  margin-inline-start: -4px;
   padding: 0 8px 0 2px;
   border: 0;
   border-radius: 4px;
@@ -240,11 +240,11 @@ function openSection(event: MouseEvent): void {
 }
 
 .list {
-  margin-left: -10px;
+  margin-inline-start: -10px;
 }
 
 .current .list {
-  margin-left: 0;
+  margin-inline-start: 0;
 }
 
 .current :deep(.line > .item:not(.named)) {
@@ -270,7 +270,7 @@ function openSection(event: MouseEvent): void {
   background: none;
   color: var(--bottle);
   font: inherit;
-  text-align: left;
+  text-align: start;
   text-decoration: underline;
   cursor: pointer;
 }

@@ -65,7 +65,7 @@ const { t } = useI18n();
 .way.on {
   grid-column: 2;
   justify-items: end;
-  text-align: right;
+  text-align: end;
 }
 
 @media (max-width: 520px) {

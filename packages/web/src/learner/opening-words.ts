@@ -1,4 +1,5 @@
 /** What an opening waits for, as a sentence. The same words for learners and for whoever writes the rule. */
+import { intlLocale } from '../app/intl.ts';
 import type { NamedItem, WaitView } from '@itinerary/core';
 import { momentWords } from './moment-words.ts';
 
@@ -12,7 +13,7 @@ export interface OpeningReader {
 
 /** "a, b and c", or with "or", as the language joins them. */
 function joined(parts: readonly string[], kind: 'conjunction' | 'disjunction', locale: string): string {
-  return new Intl.ListFormat(locale === 'en' ? 'en-GB' : locale, { type: kind }).format(parts);
+  return new Intl.ListFormat(intlLocale(locale), { type: kind }).format(parts);
 }
 
 function nameOf(item: NamedItem | undefined, t: Translate): string {

@@ -11,6 +11,7 @@ import { addDays, daysBetween } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatTime } from '../app/dates.ts';
+import { isRightToLeft } from '../app/i18n.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSession } from '../stores/session.ts';
 import IconButton from '../ui/IconButton.vue';
@@ -68,7 +69,7 @@ const place = (first: string, last: string): Record<string, string> => {
   const from = Math.max(0, daysBetween(days.value.first, first));
   const to = Math.min(days.value.count, daysBetween(days.value.first, last) + 1);
   return {
-    left: `${(100 * from) / days.value.count}%`,
+    insetInlineStart: `${(100 * from) / days.value.count}%`,
     width: `${(100 * Math.max(0, to - from)) / days.value.count}%`,
   };
 };
@@ -84,7 +85,9 @@ function typed(event: Event): void {
 function moveTo(event: PointerEvent): void {
   const box = track.value?.getBoundingClientRect();
   if (box === undefined || days.value === null) return;
-  marker.move(dayAtShare(days.value.first, days.value.last, (event.clientX - box.left) / box.width));
+  // Time runs the way the language is read.
+  const far = isRightToLeft(locale.value) ? box.right - event.clientX : event.clientX - box.left;
+  marker.move(dayAtShare(days.value.first, days.value.last, far / box.width));
 }
 
 function grab(event: PointerEvent): void {
@@ -105,10 +108,15 @@ const STEPS: Readonly<Record<string, number>> = {
   PageUp: 7,
 };
 
+const mirrored = (key: string): string =>
+  key === 'ArrowLeft' ? 'ArrowRight' : key === 'ArrowRight' ? 'ArrowLeft' : key;
+
 function step(event: KeyboardEvent): void {
   if (days.value === null || event.altKey || event.ctrlKey || event.metaKey) return;
   const { first, last } = days.value;
-  const by = STEPS[event.key];
+  const forward =
+    isRightToLeft(locale.value) && event.key.startsWith('Arrow') ? mirrored(event.key) : event.key;
+  const by = STEPS[forward];
   if (event.key === 'Home') marker.move(first);
   else if (event.key === 'End') marker.move(last);
   else if (by !== undefined) marker.move(addDays(marker.day.value, by));
@@ -231,7 +239,7 @@ function step(event: KeyboardEvent): void {
 
 header {
   padding: 8px 12px;
-  border-right: 1px solid var(--rule);
+  border-inline-end: 1px solid var(--rule);
 }
 
 .folded header {
@@ -256,7 +264,7 @@ header {
 }
 
 header p {
-  padding-left: 26px;
+  padding-inline-start: 26px;
   font-size: 12.5px;
   line-height: 1.35;
 }
@@ -279,7 +287,7 @@ header p {
   display: flex;
   gap: 2px;
   align-items: center;
-  padding-left: 0;
+  padding-inline-start: 0;
 }
 
 .changes input {
@@ -294,7 +302,7 @@ header p {
 }
 
 header .said {
-  padding-left: 4px;
+  padding-inline-start: 4px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -349,7 +357,7 @@ header .said {
   display: grid;
   align-content: start;
   padding: 12px 0 0 7px;
-  border-left: 1px solid var(--rule);
+  border-inline-start: 1px solid var(--rule);
   line-height: 1.3;
   overflow: hidden;
   white-space: nowrap;
@@ -403,18 +411,18 @@ header .said {
 
 .marker {
   position: absolute;
-  left: calc(var(--share) * 100%);
+  inset-inline-start: calc(var(--share) * 100%);
   top: 0;
   bottom: 0;
   width: 24px;
-  margin-left: -12px;
+  margin-inline-start: -12px;
   cursor: ew-resize;
 }
 
 .marker::before {
   content: '';
   position: absolute;
-  left: 11px;
+  inset-inline-start: 11px;
   top: 0;
   bottom: 0;
   width: 2px;
@@ -432,7 +440,7 @@ header .said {
 
 .flag {
   position: absolute;
-  left: clamp(-1000px, calc(12px - var(--share) * 100px), 1000px);
+  inset-inline-start: clamp(-1000px, calc(12px - var(--share) * 100px), 1000px);
   top: 0;
   padding: 0 8px;
   border-radius: 0 0 4px 4px;
@@ -457,7 +465,7 @@ header .said {
   }
 
   header {
-    border-right: 0;
+    border-inline-end: 0;
   }
 }
 </style>

@@ -110,7 +110,7 @@ function undo(one: Told): void {
 <style scoped>
 .notices {
   position: fixed;
-  left: 228px;
+  inset-inline-start: 228px;
   bottom: 104px;
   z-index: 40;
   display: grid;
@@ -126,14 +126,14 @@ li {
   gap: 10px;
   padding: 8px 8px 8px 14px;
   border: 1px solid var(--field-rule);
-  border-left: 4px solid var(--route);
+  border-inline-start: 4px solid var(--route);
   border-radius: 6px;
   background: var(--card);
 }
 
 li.refused,
 li.problem {
-  border-left-color: var(--blocker);
+  border-inline-start-color: var(--blocker);
 }
 
 .words {
@@ -142,8 +142,8 @@ li.problem {
 
 @media (max-width: 1080px) {
   .notices {
-    left: 16px;
-    right: 16px;
+    inset-inline-start: 16px;
+    inset-inline-end: 16px;
     bottom: 16px;
   }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A number within bounds, or none. */
 import { useI18n } from 'vue-i18n';
+import { formatNumber } from '../app/intl.ts';
 import DraftField from './DraftField.vue';
 
 const props = withDefaults(
@@ -26,8 +27,10 @@ function wrong(text: string): string | null {
   const pattern = props.fractions ? /^\d+([.,]\d+)?$/ : /^\d+$/;
   const value = parse(text);
   if (value === null || (pattern.test(text) && value >= props.least && value <= props.most)) return null;
-  const written = new Intl.NumberFormat(locale.value);
-  const bounds = { least: written.format(props.least), most: written.format(props.most) };
+  const bounds = {
+    least: formatNumber(props.least, locale.value),
+    most: formatNumber(props.most, locale.value),
+  };
   return t(props.fractions ? 'setup.numberBetween' : 'setup.wholeBetween', bounds);
 }
 </script>

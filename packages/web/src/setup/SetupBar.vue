@@ -106,8 +106,8 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
 .course {
   display: grid;
   min-width: 0;
-  padding-left: 14px;
-  border-left: 1px solid var(--bar-rule);
+  padding-inline-start: 14px;
+  border-inline-start: 1px solid var(--bar-rule);
   line-height: 1.25;
 }
 

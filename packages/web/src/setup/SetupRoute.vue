@@ -65,7 +65,7 @@ const mark = (stop: Stop): 'blocked' | 'left' | 'settled' => {
 <style scoped>
 .setup-route {
   padding: 18px 12px;
-  border-right: 1px solid var(--rule);
+  border-inline-end: 1px solid var(--rule);
   background: var(--rail);
 }
 
@@ -81,7 +81,7 @@ li {
 li::before {
   content: '';
   position: absolute;
-  left: 15px;
+  inset-inline-start: 15px;
   top: 0;
   bottom: 0;
   width: 3px;
@@ -173,7 +173,7 @@ a:hover {
 @media (max-width: 1080px) {
   .setup-route {
     padding: 4px 12px;
-    border-right: 0;
+    border-inline-end: 0;
     border-bottom: 1px solid var(--rule);
   }
 

@@ -148,7 +148,7 @@ const initials = (name: string): string =>
 .line li::before {
   content: '';
   position: absolute;
-  left: 0;
+  inset-inline-start: 0;
   top: 4px;
   z-index: 1;
   width: 14px;
@@ -162,7 +162,7 @@ const initials = (name: string): string =>
 .line li::after {
   content: '';
   position: absolute;
-  left: 5.5px;
+  inset-inline-start: 5.5px;
   top: 10px;
   bottom: -6px;
   width: 3px;
@@ -199,7 +199,7 @@ const initials = (name: string): string =>
 .languages {
   position: absolute;
   top: 16px;
-  right: 48px;
+  inset-inline-end: 48px;
 }
 
 .form {
@@ -243,7 +243,7 @@ const initials = (name: string): string =>
   border: 1px solid var(--rule);
   border-radius: 8px;
   background: var(--card);
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 
@@ -300,7 +300,7 @@ const initials = (name: string): string =>
   }
 
   .languages {
-    right: 16px;
+    inset-inline-end: 16px;
   }
 }
 </style>

@@ -111,7 +111,7 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', closeFrom));
 .panel {
   position: absolute;
   top: calc(100% + 8px);
-  right: 0;
+  inset-inline-end: 0;
   z-index: 30;
   display: grid;
   gap: 12px;

@@ -202,7 +202,7 @@ select {
   justify-items: start;
   margin-top: 8px;
   padding: 8px 12px;
-  border-left: 4px solid var(--advice);
+  border-inline-start: 4px solid var(--advice);
   background: var(--card);
 }
 

@@ -109,7 +109,7 @@ h2 {
 .never {
   margin: 0;
   padding: 8px 12px;
-  border-left: 4px solid var(--blocker);
+  border-inline-start: 4px solid var(--blocker);
   background: var(--card);
   list-style: none;
 }

@@ -177,7 +177,7 @@ th {
   border-bottom: 2px solid var(--route);
   font-size: 12.5px;
   font-weight: 500;
-  text-align: left;
+  text-align: start;
 }
 
 td {
@@ -195,14 +195,14 @@ td {
 }
 
 .clock {
-  margin-left: 8px;
+  margin-inline-start: 8px;
   color: var(--later);
   font-family: var(--font-text);
   font-size: 13px;
 }
 
 .mark {
-  margin-left: 8px;
+  margin-inline-start: 8px;
   padding: 0 6px;
   border: 1px solid var(--rule);
   border-radius: 4px;

@@ -216,7 +216,7 @@ legend {
 
 .over {
   padding: 6px 12px;
-  border-left: 4px solid var(--advice);
+  border-inline-start: 4px solid var(--advice);
   background: var(--advice-pale);
 }
 </style>

@@ -149,7 +149,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
   min-height: 34px;
   padding: 0;
   border: 1px solid var(--field-rule);
-  border-right-width: 0;
+  border-inline-end-width: 0;
   background: var(--card);
   cursor: pointer;
 }
@@ -159,7 +159,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
 }
 
 .day:last-child {
-  border-right-width: 1px;
+  border-inline-end-width: 1px;
   border-radius: 0 5px 5px 0;
 }
 

@@ -170,7 +170,7 @@ function takeOffer(offer: { name: string; first: string; last: string }): void {
   border: 1px solid var(--field-rule);
   border-radius: 6px;
   background: var(--card);
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 

@@ -143,7 +143,7 @@ function accept(): void {
 .aside {
   margin-bottom: 10px;
   padding: 8px 12px 8px 28px;
-  border-left: 4px solid var(--advice);
+  border-inline-start: 4px solid var(--advice);
   background: var(--advice-pale);
 }
 
@@ -165,7 +165,7 @@ th {
   background: var(--card);
   font-size: 12.5px;
   font-weight: 500;
-  text-align: left;
+  text-align: start;
 }
 
 td {

@@ -58,7 +58,7 @@ function why({ error, name }: UploadEntry): string {
 <style scoped>
 .uploads {
   position: fixed;
-  right: 16px;
+  inset-inline-end: 16px;
   bottom: 104px;
   z-index: 20;
   width: min(420px, calc(100vw - 32px));

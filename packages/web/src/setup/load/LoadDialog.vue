@@ -116,11 +116,11 @@ th,
 td {
   padding: 3px 8px;
   border-bottom: 1px solid var(--rule);
-  text-align: left;
+  text-align: start;
 }
 
 .right {
-  text-align: right;
+  text-align: end;
 }
 
 .over td {

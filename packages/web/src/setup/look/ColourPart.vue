@@ -4,10 +4,11 @@ import { contrastOf, PRESETS, themeOf } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { formatNumber } from '../../app/intl.ts';
 import { usePlan } from '../../stores/plan.ts';
 
 const props = defineProps<{ readonly: boolean }>();
-const { t, n } = useI18n();
+const { t, locale } = useI18n();
 const plan = usePlan();
 const course = computed(() => plan.course!);
 const seed = computed(() => course.value.look.seed);
@@ -45,7 +46,8 @@ const modes = computed(() => {
     };
   });
 });
-const ratio = (value: number): string => `${n(Math.floor(value * 10) / 10, { minimumFractionDigits: 1 })}:1`;
+const ratio = (value: number): string =>
+  `${formatNumber(Math.floor(value * 10) / 10, locale.value, { minimumFractionDigits: 1 })}:1`;
 </script>
 
 <template>

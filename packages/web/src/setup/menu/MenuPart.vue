@@ -94,7 +94,7 @@ async function added(id: string): Promise<void> {
             :aria-label="t('setup.menu.bringBackOne', { name: words(answer.entry) })"
             @click="bringBack(answer.id, words(answer.entry))"
           >
-            <IconArrowBackUp class="turns" :size="16" aria-hidden="true" /> {{ t('setup.menu.bringBack') }}
+            <IconArrowBackUp :size="16" aria-hidden="true" /> {{ t('setup.menu.bringBack') }}
           </button>
         </li>
       </ul>

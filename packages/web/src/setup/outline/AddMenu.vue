@@ -39,7 +39,7 @@ const { t } = useI18n();
 }
 
 .add .main {
-  margin-right: 4px;
+  margin-inline-end: 4px;
 }
 
 .kind {

@@ -234,7 +234,7 @@ header {
   border: 1px solid var(--field-rule);
   border-radius: 6px;
   background: var(--card);
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 

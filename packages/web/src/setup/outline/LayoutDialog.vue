@@ -137,7 +137,7 @@ const limit = computed(() => session.me?.institution.largestUpload ?? 100);
 
 .live {
   padding: 6px 12px;
-  border-left: 4px solid var(--advice);
+  border-inline-start: 4px solid var(--advice);
   background: var(--advice-pale);
 }
 

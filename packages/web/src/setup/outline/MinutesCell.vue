@@ -36,7 +36,7 @@ const { draft, typed, left } = useDraft(
   border: 1px solid transparent;
   border-radius: 4px;
   background: none;
-  text-align: right;
+  text-align: end;
 }
 
 .minutes-cell::placeholder {

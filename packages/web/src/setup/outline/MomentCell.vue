@@ -29,14 +29,14 @@ const emit = defineEmits<{ press: [] }>();
   min-width: 28px;
   max-width: calc(100% + 12px);
   min-height: 28px;
-  margin-left: -7px;
+  margin-inline-start: -7px;
   padding: 0 6px;
   border: 1px solid transparent;
   border-radius: 4px;
   background: none;
   color: inherit;
   font: inherit;
-  text-align: left;
+  text-align: start;
   white-space: nowrap;
   cursor: pointer;
 }

@@ -326,7 +326,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
 .indent {
   flex: none;
   align-self: stretch;
-  border-right: 1px solid var(--rule);
+  border-inline-end: 1px solid var(--rule);
 }
 
 /* What lies over the end of the title leaves the field its own edge while one types. */
@@ -348,7 +348,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
 }
 
 .minutes {
-  text-align: right;
+  text-align: end;
 }
 
 .wrong,

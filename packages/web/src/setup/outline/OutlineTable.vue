@@ -296,7 +296,7 @@ defineExpose({ focus });
 }
 
 .head .minutes {
-  text-align: right;
+  text-align: end;
 }
 
 .body {

@@ -63,6 +63,6 @@ const { t } = useI18n();
 }
 
 .selection strong {
-  margin-right: 6px;
+  margin-inline-end: 6px;
 }
 </style>

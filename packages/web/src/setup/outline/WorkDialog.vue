@@ -90,7 +90,7 @@ th,
 td {
   padding: 5px 8px;
   border-bottom: 1px solid var(--rule);
-  text-align: left;
+  text-align: start;
 }
 
 th {
@@ -112,13 +112,13 @@ th {
   border: 0;
   background: none;
   color: var(--bottle);
-  text-align: left;
+  text-align: start;
   text-decoration: underline;
   cursor: pointer;
 }
 
 .right {
-  text-align: right;
+  text-align: end;
 }
 
 .nowrap {
@@ -132,7 +132,7 @@ th {
 .unassessed {
   margin-top: 12px;
   padding: 8px 12px;
-  border-left: 4px solid var(--advice);
+  border-inline-start: 4px solid var(--advice);
   background: var(--advice-pale);
 }
 </style>

@@ -3,11 +3,12 @@
 import type { CoursePicture } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { formatNumber } from '../../app/intl.ts';
 import { path } from '../../api/client.ts';
 
 const props = defineProps<{ courseId: string; picture: CoursePicture; readonly: boolean }>();
 const emit = defineEmits<{ focus: [focus: CoursePicture['focus'], typing: boolean] }>();
-const { t, n } = useI18n();
+const { t, locale } = useI18n();
 const box = ref<HTMLElement | null>(null);
 const src = computed(() => path`/api/courses/${props.courseId}/files/${props.picture.file.hash}`);
 const STEP = 0.02;
@@ -35,8 +36,8 @@ function step(event: KeyboardEvent): void {
 }
 const words = computed(() =>
   t('setup.look.focusAt', {
-    x: n(props.picture.focus.x, { style: 'percent' }),
-    y: n(props.picture.focus.y, { style: 'percent' }),
+    x: formatNumber(props.picture.focus.x, locale.value, { style: 'percent' }),
+    y: formatNumber(props.picture.focus.y, locale.value, { style: 'percent' }),
   }),
 );
 </script>

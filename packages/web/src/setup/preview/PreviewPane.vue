@@ -175,7 +175,7 @@ function pin(): void {
   flex-direction: column;
   width: 372px;
   padding: 12px 16px 0;
-  border-left: 1px solid var(--rule);
+  border-inline-start: 1px solid var(--rule);
   background: color-mix(in srgb, var(--mist) 92%, var(--ink));
 }
 
@@ -265,7 +265,7 @@ button.chip {
 }
 
 .sides button:first-child {
-  border-right: 0;
+  border-inline-end: 0;
   border-radius: 6px 0 0 6px;
 }
 
@@ -309,7 +309,7 @@ button.chip {
 }
 
 .one + .one {
-  border-left: 1px solid var(--rule);
+  border-inline-start: 1px solid var(--rule);
 }
 
 .head {
@@ -348,7 +348,7 @@ button.chip {
   .pane,
   .pane.folded {
     width: auto;
-    border-left: 0;
+    border-inline-start: 0;
     border-top: 1px solid var(--rule);
   }
 

@@ -197,7 +197,7 @@ watch(place, (now) => {
       >
         <div v-if="place" class="page">
           <button class="button small" type="button" @click="reading = null">
-            <IconArrowLeft class="turns" :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+            <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
           </button>
           <ItemFace
             :section="place.section"
@@ -213,7 +213,7 @@ watch(place, (now) => {
         </div>
         <div v-else-if="section" class="page">
           <button class="button small" type="button" @click="inSection = null">
-            <IconArrowLeft class="turns" :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+            <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
           </button>
           <SectionFace :section="section" :today="today" :level="2" @open="reading = $event.id" />
         </div>

@@ -167,7 +167,7 @@ function cure(): void {
 
 .acts .button {
   white-space: normal;
-  text-align: left;
+  text-align: start;
 }
 
 .to {

@@ -1,0 +1,18 @@
+export default {
+  onTheirWay: 'ملفات في الطريق',
+  progress: 'إلى أين وصل {name}',
+  waits: 'ينتظر',
+  stop: 'أوقف {name}',
+  dismiss: 'أزل {name} من القائمة',
+  larger: '{name} أكبر من {limit} ميغابايت التي يقبلها هذا المقرر. لم يُرسل شيء.',
+  none: 'لا ملف بعد.',
+  choose: 'اختر ملفات',
+  replace: 'ملف آخر',
+  dropHere: 'أو أفلتها هنا؛ حتى {limit} ميغابايت لكل منها. عدة ملفات تصنع عدة عناصر.',
+  takeOff: 'انزع {name}',
+  alt: 'ماذا تُظهر الصورة',
+  altHint: 'لمن لا يراها.',
+  decoration: 'هي زينة، ولا تقول شيئًا',
+  author: 'صاحبها',
+  licence: 'الرخصة',
+};

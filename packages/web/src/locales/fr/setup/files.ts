@@ -1,0 +1,18 @@
+export default {
+  onTheirWay: 'Fichiers en chemin',
+  progress: 'Où en est {name}',
+  waits: 'attend',
+  stop: 'Arrêter {name}',
+  dismiss: 'Enlever {name} de la liste',
+  larger: '{name} dépasse les {limit} Mo que ce cours accepte. Rien n’a été envoyé.',
+  none: 'Pas encore de fichier.',
+  choose: 'Choisir des fichiers',
+  replace: 'Un autre fichier',
+  dropHere: 'Ou déposez-les ici ; jusqu’à {limit} Mo chacun. Plusieurs font plusieurs éléments.',
+  takeOff: 'Enlever {name}',
+  alt: 'Ce que montre l’image',
+  altHint: 'Pour ceux qui ne la voient pas.',
+  decoration: 'C’est un ornement, qui ne dit rien',
+  author: 'Auteur',
+  licence: 'Licence',
+};

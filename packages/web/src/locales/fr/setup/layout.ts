@@ -1,0 +1,27 @@
+export default {
+  button: 'Numéros, lecture',
+  title: 'Numéros, lecture, limites',
+  live: 'Le cours est ouvert : les numéros que les participants connaissent changent aussitôt.',
+  numbering: 'Numéros',
+  numbers: { none: 'Aucun', sections: 'Sections', items: 'Sections et éléments' },
+  numberTexts: {
+    none: 'Seulement des titres.',
+    sections: '1, 2, 3',
+    items: '2.3, pour qu’on puisse en parler.',
+  },
+  fromZero: 'Commencer à 0',
+  runOn: 'Compter les éléments à travers tout le cours',
+  reading: 'Comment se lisent les sections',
+  readings: { scroll: 'En défilant', sections: 'Section par section' },
+  readingTexts: {
+    scroll: 'Toutes sur une page.',
+    sections: 'Un sommaire, puis une section à la fois, avec le chemin en avant et en arrière.',
+  },
+  closed: 'Quand une section n’est pas ouverte',
+  closings: { name: 'La nommer', leave_out: 'L’omettre' },
+  closingTexts: { name: 'Son titre se trouve là, et quand elle ouvre.', leave_out: 'On n’en voit rien.' },
+  hours: 'Heures par semaine qu’on peut demander aux participants',
+  hoursHint: 'Les sections qui demandent plus sont nommées dans Vérification.',
+  upload: 'Plus grand envoi, en Mo',
+  uploadHint: 'Laissé vide, {limit} Mo, comme l’a l’institut.',
+};

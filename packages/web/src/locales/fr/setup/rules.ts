@@ -1,0 +1,343 @@
+/** Ce que dit chaque règle de vérification : ce qu'elle a trouvé, pourquoi cela compte, et ce que fait son remède. */
+export default {
+  no_description: {
+    what: 'Le cours n’a pas de description',
+    why: 'C’est par elle que les participants décident ; quelques phrases du programme suffisent.',
+    cure: '',
+  },
+  no_first_day: {
+    what: 'Le cours n’a pas de premier jour',
+    why: 'Un cours semaine par semaine en tire toutes les autres dates.',
+    cure: '',
+  },
+  mid_week: {
+    what: 'Le premier jour est un {weekday}, et la semaine de cours commence le {weekStart}',
+    why: 'Chaque section serait à cheval sur deux semaines.',
+    cure: 'Commencer le {moved}',
+  },
+  dates_past: {
+    what: 'Le cours a déjà commencé, le {firstDay} | Les dates du cours sont passées : elles ont fini le {lastDay}',
+    why: 'Les participants arriveraient en retard. | Ce sont peut-être celles d’une session précédente.',
+    cure: 'Commencer le {moved} | Commencer le {moved}',
+  },
+  spare_weeks: {
+    what: 'La semaine {first} n’a pas de section | {count} semaines n’ont pas de section, à partir de la semaine {first}',
+    why: 'Elles seraient vides dans le calendrier de tous.',
+    cure: 'Finir après {filled} semaines',
+  },
+  unplaced_sections: {
+    what: 'Une section n’a pas de semaine où se placer | {count} sections n’ont pas de semaine où se placer',
+    why: 'Le cours dure {weeks} semaines, et ses sections en demandent {needed}.',
+    cure: 'En faire {needed} semaines',
+  },
+  no_item: {
+    what: 'Rien dans le cours n’est montré',
+    why: 'Qui l’ouvrirait le trouverait vide. Ajoutez une page à une section.',
+    cure: '',
+  },
+  empty_section: {
+    what: 'Une section est vide | {count} sections sont vides',
+    why: 'Une section vide a l’air inachevée.',
+    cure: 'La cacher aux participants | Les cacher aux participants',
+  },
+  empty_item: {
+    what: 'Un élément ne contient rien | {count} éléments ne contiennent rien',
+    why: 'Les participants les ouvriraient et ne trouveraient rien.',
+    cure: 'Le cacher aux participants | Les cacher aux participants',
+  },
+  no_learners: {
+    what: 'Personne n’est inscrit comme participant',
+    why: 'Le cours s’ouvrirait pour personne.',
+    cure: '',
+  },
+  ends_before_start: {
+    what: 'Le dernier jour, {lastDay}, vient avant le premier, {firstDay}',
+    why: 'Le cours finirait avant de commencer. Changez l’un des deux.',
+    cure: '',
+  },
+  no_pattern: {
+    what: 'Il n’y a pas de séances',
+    why: 'Séance par séance, ce sont les séances qui font les sections : dites quels jours elles ont lieu.',
+    cure: '',
+  },
+  no_days: {
+    what: 'Il ne reste pas un jour de cours',
+    why: 'Les pauses, ou le dernier jour, prennent tous les jours de cours à partir du {firstDay}.',
+    cure: '',
+  },
+  meeting_pace: {
+    what: 'Les séances vont avec un calendrier pour tous',
+    why: 'Une horloge à soi n’a pas de place parmi des séances tenues ensemble.',
+    cure: 'Rythme : Ensemble',
+  },
+  around_missing: {
+    what: 'L’élément autour duquel est le cours n’est pas là',
+    why: 'Choisissez-en un qui est montré aux participants.',
+    cure: '',
+  },
+  past_term: {
+    what: 'Le cours va jusqu’au {lastDay} ; {term} finit le {termEnds}',
+    why: 'Salles, gens et notes se prévoient par période.',
+    cure: '',
+  },
+  spare_weeks_meetings: {
+    what: 'La séance {first} n’a pas de section | {count} séances n’ont pas de section, à partir de la séance {first}',
+    why: 'Elles seraient vides dans le calendrier de tous.',
+    cure: 'Finir après {filled} séances',
+  },
+  unplaced_sections_meetings: {
+    what: 'Une section n’a pas de séance où se placer | {count} sections n’ont pas de séance où se placer',
+    why: 'Il y a {weeks} séances, et les sections en demandent {needed}.',
+    cure: 'En faire {needed} séances',
+  },
+  past_last_day: {
+    what: 'Une section dépasse le dernier jour, {lastDay} | {count} sections dépassent le dernier jour, {lastDay}',
+    why: 'Les participants n’atteindraient pas ce qui est au-delà.',
+    cure: 'Finir le {needs}',
+  },
+  unit_overlap: {
+    what: 'Une section épinglée commence avant que la précédente soit finie | {count} sections épinglées commencent avant que les précédentes soient finies',
+    why: 'Deux sections à la fois se suivent mal.',
+    cure: 'La laisser suivre | Les laisser suivre',
+  },
+  typed_numbers: {
+    what: 'Un titre commence par un numéro à lui | {count} titres commencent par des numéros à eux',
+    why: 'À côté du numéro calculé, il sera faux au prochain déplacement.',
+    cure: 'L’enlever | Les enlever',
+  },
+  work_undated: {
+    what: 'Un travail n’a pas de date | {count} travaux n’ont pas de date',
+    why: 'Ce à partir de quoi on compte n’en a pas, ou a disparu.',
+    cure: 'Enlever l’échéance | Enlever les échéances',
+  },
+  work_circle: {
+    what: '{count} échéances se comptent l’une à partir de l’autre',
+    why: 'En cercle, aucune n’a de date.',
+    cure: 'Leur donner l’heure habituelle de remise',
+  },
+  work_outside: {
+    what: '{title} est à rendre le {day}, hors de sa section | {count} travaux sont à rendre hors de leur section',
+    why: 'Les participants le cherchent dans les jours de sa section.',
+    cure: 'Lui donner l’heure habituelle de remise | Leur donner l’heure habituelle de remise',
+  },
+  work_in_pause: {
+    what: '{title} est à rendre le {day}, dans la pause {pause} | {count} travaux sont à rendre dans une pause',
+    why: 'Il n’y a personne à qui demander.',
+    cure: '',
+  },
+  work_at_clock_change: {
+    what: '{title} est à rendre à {time} le {day}, une heure que les horloges sautent | {count} travaux sont à rendre à une heure que les horloges sautent ou montrent deux fois',
+    why: 'Cela compte d’autant après le saut. Une autre heure évite la question.',
+    cure: '',
+  },
+  work_at_clock_change_twice: {
+    what: '{title} est à rendre à {time} le {day}, une heure que les horloges montrent deux fois | {count} travaux sont à rendre à une heure que les horloges montrent deux fois ou sautent',
+    why: 'La première compte. Une autre heure évite la question.',
+    cure: '',
+  },
+  work_before_opening: {
+    what: '{title} est à rendre le {day}, avant d’ouvrir | {count} travaux sont à rendre avant d’ouvrir',
+    why: 'On ne pourrait jamais le rendre.',
+    cure: 'L’ouvrir avec sa section | Les ouvrir avec leur section',
+  },
+  work_same_night: {
+    what: '{works} travaux sont à rendre le {day} | {count} jours ont plus d’un travail à rendre',
+    why: 'L’un d’eux sera mal fait.',
+    cure: '',
+  },
+  work_no_such_weekday: {
+    what: '{title} est à rendre un jour de semaine que sa section n’a pas | {count} travaux sont à rendre un jour de semaine que leur section n’a pas',
+    why: 'Le jour le plus proche a été pris : {day}. | Les jours les plus proches ont été pris.',
+    cure: '',
+  },
+  heavy_sections: {
+    what: 'Une section demande plus de {hours} heures par semaine | {count} sections demandent plus de {hours} heures par semaine',
+    why: 'La plus lourde contient {minutes} minutes.',
+    cure: '',
+  },
+  stated_hours: {
+    what: 'Le cours promet {stated} heures ; ses éléments en font {hours}',
+    why: 'Les participants s’organisent d’après la promesse.',
+    cure: 'Promettre {hours} heures',
+  },
+  outcome_unassessed: {
+    what: 'Rien n’évalue l’acquis « {outcome} » | Rien n’évalue {count} acquis',
+    why: 'Personne ne saurait s’il est atteint.',
+    cure: '',
+  },
+  largest_upload: {
+    what: 'Le plus grand envoi est de {limit} Mo ; rien ici n’en demande autant',
+    why: 'Cela donne des lignes lentes et des disques pleins.',
+    cure: 'Le mettre à {needed} Mo',
+  },
+  largest_upload_below: {
+    what: 'Le plus grand envoi est de {limit} Mo, et un fichier d’ici a {largest} Mo',
+    why: 'Ce qui est demandé n’entre pas.',
+    cure: 'Le mettre à {needed} Mo',
+  },
+  link_gone: {
+    what: 'Des mots d’un texte mènent à un élément que les participants n’ont pas | Des mots de textes mènent à {count} éléments que les participants n’ont pas',
+    why: 'Les mots restent, et ne mènent nulle part. Montrez de nouveau l’élément, ou enlevez le lien.',
+    cure: '',
+  },
+  nothing_open: {
+    what: 'Rien n’est ouvert le premier jour, {day} | Rien n’est ouvert le premier jour, {day}',
+    why: 'Tout ce qui est montré ouvre plus tard : les participants trouvent porte close. Qu’une chose soit ouverte : par où commencer.',
+    cure: '',
+  },
+  closed_before_due: {
+    what: '{title} est à rendre le {day}, après la fermeture du cours | {count} travaux sont à rendre après la fermeture du cours',
+    why: 'Personne ne peut plus le rendre.',
+    cure: 'Laisser le cours ouvert après son dernier jour',
+  },
+  picture_alt: {
+    what: 'Une image ne dit pas ce qu’elle montre | {count} images ne disent pas ce qu’elles montrent',
+    why: 'Ceux qui ne la voient pas n’en ont rien. Quelques mots suffisent ; un ornement peut dire qu’il en est un.',
+    cure: '',
+  },
+  rules_circle: {
+    what: '{title} s’attend lui-même | {count} éléments s’attendent en cercle',
+    why: '{titles} : personne ne peut jamais commencer. Couper un lien suffit.',
+    cure: 'Couper le cercle',
+  },
+  rules_never_over_before_open: {
+    what: '{title} est fini avant d’ouvrir | {count} éléments ne peuvent jamais ouvrir, {title} d’abord',
+    why: 'Son dernier instant vient avant le premier.',
+    cure: '',
+  },
+  rules_never_after_the_end: {
+    what: '{title} n’ouvre qu’après la fermeture du cours | {count} éléments ne peuvent jamais ouvrir, {title} d’abord',
+    why: 'Les participants n’ont alors plus rien où travailler.',
+    cure: '',
+  },
+  rules_never_waits_for_hidden: {
+    what: '{title} ne peut jamais ouvrir | {count} éléments ne peuvent jamais ouvrir, {title} d’abord',
+    why: 'Il attend {waits}, que les participants n’ont pas, ou qui ne compte pas comme fait.',
+    cure: '',
+  },
+  rules_never: {
+    what: '{title} ne peut jamais ouvrir | {count} éléments ne peuvent jamais ouvrir, {title} d’abord',
+    why: 'Il attend {waits}, qui n’ouvre jamais lui-même.',
+    cure: '',
+  },
+  rules_due_after_end: {
+    what: '{title} attend un travail à rendre après la fermeture du cours | {count} éléments attendent un travail à rendre après la fermeture du cours',
+    why: '{waits} est à rendre trop tard pour qui prend le temps qu’il a.',
+    cure: '',
+  },
+  nothing_to_look_at: {
+    what: 'Avant le premier jour les participants peuvent regarder, et il n’y a rien à voir',
+    why: 'Tout a sa propre ouverture, le programme aussi. Qu’une page ouvre aussitôt.',
+    cure: '',
+  },
+  live_too_late: {
+    what: 'Le cours s’ouvre le {day}, après son premier jour, {first}',
+    why: 'Jusque-là les participants ne trouvent pas de cours du tout.',
+    cure: 'Ouvrir le premier jour',
+  },
+  visitors_lost: {
+    what: 'Les visiteurs peuvent regarder, et seuls les membres peuvent trouver le cours',
+    why: 'Il leur faudrait connaître son adresse, et ils ne l’auraient pas.',
+    cure: 'Que tous ceux d’ici le trouvent',
+  },
+  passphrase_easy_none: {
+    what: 'On demande une phrase de passe aux visiteurs, et il n’y en a pas',
+    why: 'Quoi qu’ils écrivent, c’est faux.',
+    cure: '',
+  },
+  passphrase_easy: {
+    what: 'La phrase de passe des visiteurs se devine',
+    why: 'Elle est courte, ou faite de ce que tous savent du cours. Trois mots sans rapport valent mieux.',
+    cure: '',
+  },
+  samples_showing: {
+    what: '{title} peut se lire avant l’inscription | {count} éléments peuvent se lire avant l’inscription',
+    why: 'Par qui peut trouver le cours. Bon pour un avant-goût ; vérifiez que rien n’y est pour les seuls membres.',
+    cure: 'Le garder pour les membres | Les garder pour les membres',
+  },
+  groups_missing: {
+    what: '{title} est pour un groupe où il n’y a personne | {count} éléments sont pour des groupes où il n’y a personne',
+    why: 'Aucun participant ne les a, et personne ne saurait pourquoi.',
+    cure: 'L’ouvrir à tous | Les ouvrir à tous',
+  },
+  group_work_without: {
+    what: 'Le travail est en groupes, et le cours n’en a pas',
+    why: 'Chacun travaillerait seul, et ne verrait personne.',
+    cure: 'Pas de groupes',
+  },
+  group_work_without_items: {
+    what: 'Un élément se fait en groupes, et le cours n’en a pas | {count} éléments se font en groupes, et le cours n’en a pas',
+    why: 'Chacun travaillerait seul, et ne verrait personne.',
+    cure: 'Comme l’a le cours',
+  },
+  menu_long: {
+    what: 'Le menu a {count} entrées | Le menu a {count} entrées',
+    why: 'On en saisit environ {most} d’un regard ; au-delà on lit, et on manque ce qu’on cherchait.',
+    cure: '',
+  },
+  menu_twice: {
+    what: 'Deux entrées du menu mènent au même endroit : {entry} | {count} entrées mènent là où une autre mène déjà',
+    why: 'Les participants ouvrent les deux pour savoir s’il y a une différence.',
+    cure: 'Sortir la seconde | Sortir les suivantes',
+  },
+  menu_empty_page: {
+    what: 'Une entrée mène à une page vide : {entry} | {count} entrées mènent à des pages vides',
+    why: 'Les participants ne l’ont pas dans leur menu tant que rien n’est sur la page.',
+    cure: 'La sortir du menu | Les sortir du menu',
+  },
+  menu_tool_first: {
+    what: '{entry} est au-dessus de {content} dans le menu',
+    why: 'Ce pour quoi on vient devrait se voir d’abord.',
+    cure: 'Mettre {content} devant',
+  },
+  menu_no_start: {
+    what: 'Rien dans le menu n’est un endroit où commencer',
+    why: 'Il ne mène ni à une page d’accueil, ni aux sections, ni à une page.',
+    cure: 'Remettre les sections',
+  },
+  menu_no_contact: {
+    what: 'Rien ne mène les participants à qui demander',
+    why: 'Les cartes de contact ne sont ni dans le menu ni sur l’accueil.',
+    cure: 'Les mettre sur l’accueil',
+  },
+  menu_no_contact_cards: {
+    what: 'Les participants n’ont aucun moyen de joindre l’enseignant',
+    why: 'Aucune carte de contact ne dit comment.',
+    cure: '',
+  },
+  menu_address: {
+    what: 'Une entrée mène à {address} sans https | {count} entrées mènent à des adresses sans https',
+    why: 'N’importe qui en chemin peut lire, et les navigateurs avertissent.',
+    cure: 'La mettre en https | Les mettre en https',
+  },
+  menu_address_none: {
+    what: 'Une entrée mène à {address}, où les participants ne peuvent pas aller | {count} entrées ne mènent nulle part ; la première est {address}',
+    why: 'Les participants y trouveraient une erreur.',
+    cure: '',
+  },
+  menu_label_long: {
+    what: '« {label} » est trop long pour le menu d’un téléphone | {count} noms sont trop longs pour le menu d’un téléphone ; le premier est « {label} »',
+    why: 'Il a {length} lettres, et deux lignes en tiennent {most}.',
+    cure: '',
+  },
+  arrive_lost: {
+    what: 'Les participants doivent arriver à ce qu’ils n’ont pas | Les participants doivent arriver à ce qu’ils n’ont pas, la première fois et ensuite',
+    why: 'Ils arrivent à la page d’accueil à la place.',
+    cure: 'Qu’ils arrivent où tous arrivent',
+  },
+  course_picture_silent: {
+    what: 'L’image du cours ne dit rien à qui ne la voit pas | Deux images du cours ne disent rien à qui ne les voit pas',
+    why: 'Dites ce qu’elle montre, ou que c’est un ornement.',
+    cure: '',
+  },
+  announcement_undated: {
+    what: '« {subject} » est prête et ne s’affiche jamais | {count} annonces sont prêtes et ne s’affichent jamais',
+    why: 'Elle n’a pas de date, ou se retire avant de s’afficher.',
+    cure: '',
+  },
+  contact_gone: {
+    what: 'Une carte de contact est de quelqu’un qui n’est plus de l’équipe | {count} cartes de contact sont de gens qui ne sont plus de l’équipe',
+    why: 'Elle n’est montrée à personne.',
+    cure: 'L’enlever | Les enlever',
+  },
+};
