@@ -69,7 +69,8 @@ describe('days as people read them', () => {
   test('weekdays, long days, minutes, times in a zone', () => {
     expect([1, 6, 7].map((day) => weekdayName(day, 'en'))).toEqual(['Monday', 'Saturday', 'Sunday']);
     expect(formatLongDay('2027-01-11', 'es')).toBe('11 de enero');
-    expect([25, 60, 190].map(formatMinutes)).toEqual(['25 min', '1 h', '3 h 10']);
+    expect([25, 60, 190].map((one) => formatMinutes(one, 'en'))).toEqual(['25 min', '1 h', '3 h 10']);
+    expect(formatMinutes(190, 'ar')).toBe('3 س 10');
     expect(formatTime('2027-07-01T09:42:00Z', 'en', 'Europe/Lisbon')).toBe('10:42');
     expect(dayIn('2027-01-10T12:00:00Z', 'Pacific/Apia')).toBe('2027-01-11');
   });

@@ -85,11 +85,17 @@ export function dayIn(instant: string, zone: string): string {
   return `${get('year')}-${get('month')}-${get('day')}`;
 }
 
+/** Hours and minutes, as they are abbreviated. */
+const UNITS: Readonly<Record<string, { readonly h: string; readonly min: string }>> = {
+  ar: { h: 'س', min: 'د' },
+};
+const LATIN = { h: 'h', min: 'min' };
+
 /** "3 h 10" or "25 min". */
-export function formatMinutes(minutes: number): string {
-  if (minutes < 60) return `${minutes} min`;
+export function formatMinutes(minutes: number, locale: string): string {
+  const { h, min } = UNITS[locale] ?? LATIN;
+  if (minutes < 60) return `${minutes} ${min}`;
   const rest = minutes % 60;
-  return rest === 0
-    ? `${Math.floor(minutes / 60)} h`
-    : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
+  const hours = `${Math.floor(minutes / 60)} ${h}`;
+  return rest === 0 ? hours : `${hours} ${String(rest).padStart(2, '0')}`;
 }

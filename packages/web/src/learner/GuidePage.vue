@@ -109,7 +109,7 @@ const print = (): void => window.print();
             </td>
             <td class="figures right">
               <template v-if="sectionIndex(part.section).minutes > 0">{{
-                formatMinutes(sectionIndex(part.section).minutes)
+                formatMinutes(sectionIndex(part.section).minutes, locale)
               }}</template>
             </td>
           </tr>
@@ -120,7 +120,7 @@ const print = (): void => window.print();
             </td>
             <td class="figures">{{ when(item) }}</td>
             <td class="figures right">
-              <template v-if="item.minutes">{{ formatMinutes(item.minutes) }}</template>
+              <template v-if="item.minutes">{{ formatMinutes(item.minutes, locale) }}</template>
             </td>
           </tr>
         </template>

@@ -44,7 +44,7 @@ const emit = defineEmits<{
   section: [section: SectionView];
   announcements: [];
 }>();
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const headingId = useId();
 const isLink = computed(() => props.hrefFor !== undefined);
 const attributes = (item: ItemView): Record<string, unknown> =>
@@ -91,7 +91,7 @@ const creditOf = ({ file }: CoursePicture): string =>
         <span class="figures meta">
           <template v-if="carryOn.number">{{ carryOn.number }}</template>
           <template v-if="carryOn.number && carryOn.minutes"> · </template>
-          <template v-if="carryOn.minutes">{{ formatMinutes(carryOn.minutes) }}</template>
+          <template v-if="carryOn.minutes">{{ formatMinutes(carryOn.minutes, locale) }}</template>
         </span>
       </span>
     </component>

@@ -55,9 +55,9 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
     <p class="soft figures kind">
       <ItemSign :kind="item.kind" :size="16" />
       <span class="words">{{ t(`learner.kinds.${item.kind}`) }}</span>
-      <template v-if="item.minutes"> · {{ formatMinutes(item.minutes) }}</template>
+      <template v-if="item.minutes"> · {{ formatMinutes(item.minutes, locale) }}</template>
       <template v-if="plays !== null">
-        · {{ t('learner.length', { length: formatMinutes(plays) }) }}</template
+        · {{ t('learner.length', { length: formatMinutes(plays, locale) }) }}</template
       >
     </p>
     <div

@@ -85,7 +85,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
           t('learner.done.is')
         }}</span>
       </span>
-      <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes) }}</span>
+      <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes, locale) }}</span>
       <span v-if="item.kind === 'link'" class="visually-hidden">{{ t('learner.newTab') }}</span>
     </component>
   </li>

@@ -39,7 +39,7 @@ const index = computed(() => sectionIndex(props.section));
     <p v-if="section.summary" class="summary">{{ section.summary }}</p>
     <p class="soft figures">
       {{ t('learner.items', index.items)
-      }}<template v-if="index.minutes > 0"> · {{ formatMinutes(index.minutes) }}</template>
+      }}<template v-if="index.minutes > 0"> · {{ formatMinutes(index.minutes, locale) }}</template>
     </p>
     <div class="list">
       <ItemLines

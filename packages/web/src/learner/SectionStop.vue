@@ -43,13 +43,13 @@ const days = computed(() => {
 const index = computed(() => sectionIndex(props.section));
 const holds = computed(() => {
   const items = t('learner.items', index.value.items);
-  return index.value.minutes === 0 ? items : `${items} · ${formatMinutes(index.value.minutes)}`;
+  return index.value.minutes === 0 ? items : `${items} · ${formatMinutes(index.value.minutes, locale.value)}`;
 });
 /** What it holds, how long it takes, what is due: one sentence. */
 const sentence = computed(() => {
   const { items, minutes, due } = index.value;
   const parts = [t('learner.index.holds', items)];
-  if (minutes > 0) parts.push(t('learner.index.takes', { length: formatMinutes(minutes) }));
+  if (minutes > 0) parts.push(t('learner.index.takes', { length: formatMinutes(minutes, locale.value) }));
   const [first] = due;
   if (first?.due) {
     const when = momentWords(first.due, locale.value, props.today);

@@ -4,18 +4,21 @@ import type { LookView, MenuItemView, MenuView } from '@itinerary/core';
 import CourseLook from './CourseLook.vue';
 import CourseMenu from './CourseMenu.vue';
 
-defineProps<{
-  courseId: string;
-  /** Null: no page of the course has one for this reader. */
-  menu: MenuView | null;
-  place: 'top' | 'side';
-  current: string | null;
-  unread: number;
-  look: LookView | null;
-  dark?: boolean | undefined;
-  /** Inside a screen of its own, whose height it fills. */
-  told?: boolean;
-}>();
+withDefaults(
+  defineProps<{
+    courseId: string;
+    /** Null: no page of the course has one for this reader. */
+    menu: MenuView | null;
+    place: 'top' | 'side';
+    current: string | null;
+    unread: number;
+    look: LookView | null;
+    dark?: boolean | undefined;
+    /** Inside a screen of its own, whose height it fills. */
+    told?: boolean;
+  }>(),
+  { dark: undefined },
+);
 const emit = defineEmits<{ go: [item: MenuItemView] }>();
 </script>
 

@@ -5,11 +5,14 @@ import { computed } from 'vue';
 import { useTheme } from 'vuetify';
 import { DARK, LIGHT } from '../../app/tokens.ts';
 
-const props = defineProps<{
-  look: LookView | null;
-  /** Left out: as the page around it is. */
-  dark?: boolean | undefined;
-}>();
+const props = withDefaults(
+  defineProps<{
+    look: LookView | null;
+    /** Left out: as the page around it is. */
+    dark?: boolean | undefined;
+  }>(),
+  { dark: undefined },
+);
 const theme = useTheme();
 const isDark = computed(() => props.dark ?? theme.current.value.dark);
 

@@ -17,7 +17,7 @@ import TextField from '../text/TextField.vue';
 import { useFieldFocus } from '../use-field-focus.ts';
 import OutcomeList from './OutcomeList.vue';
 
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
 useFieldFocus();
@@ -127,7 +127,7 @@ function setTags(tags: readonly unknown[]): void {
       :least="1"
       :most="MOST_HOURS"
       :label="t('setup.about.statedHours')"
-      :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes) })"
+      :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes, locale) })"
       persistent-hint
       :readonly="isArchived"
       @set="setHours"

@@ -22,7 +22,7 @@ interface Load {
 use([BarChart, LineChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer]);
 
 const props = defineProps<{ loads: readonly Load[] }>();
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const theme = useTheme();
 const FONT = "'Atkinson Hyperlegible Mono Variable', monospace";
 
@@ -41,7 +41,7 @@ const option = computed(() => {
         const load = props.loads[points[0]?.dataIndex ?? 0];
         return load === undefined
           ? ''
-          : `${load.number} ${escapeHtml(load.title)}<br>${formatMinutes(load.minutes)}`;
+          : `${load.number} ${escapeHtml(load.title)}<br>${formatMinutes(load.minutes, locale.value)}`;
       },
     },
     xAxis: {

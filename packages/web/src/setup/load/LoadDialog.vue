@@ -33,7 +33,7 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
 <template>
   <DialogBox v-model="isOpen" :title="t('setup.load.title')" :width="900">
     <p>
-      {{ t('setup.load.total', { length: formatMinutes(total) }) }}
+      {{ t('setup.load.total', { length: formatMinutes(total, locale) }) }}
       {{ hours === null ? t('setup.load.noTarget') : t('setup.load.target', { hours }) }}
     </p>
     <LoadChart v-if="loads.length > 0" :loads="loads" class="chart" />
@@ -41,9 +41,9 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
     <ul v-if="heavy.length > 0" class="heavy">
       <li v-for="load in heavy" :key="load.id">
         <span class="figures">{{ load.number }}</span> {{ load.title }}
-        <span class="figures">{{ formatMinutes(load.minutes) }}</span>
+        <span class="figures">{{ formatMinutes(load.minutes, locale) }}</span>
         <span class="soft">{{
-          t('setup.load.over', { length: formatMinutes(load.minutes - (load.target ?? 0)) })
+          t('setup.load.over', { length: formatMinutes(load.minutes - (load.target ?? 0), locale) })
         }}</span>
       </li>
     </ul>
@@ -63,7 +63,7 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
           <tr v-for="load in loads" :key="load.id" :class="{ over: load.isHeavy }">
             <td class="figures">{{ load.number }}</td>
             <td>{{ load.title }}</td>
-            <td class="figures right">{{ formatMinutes(load.minutes) }}</td>
+            <td class="figures right">{{ formatMinutes(load.minutes, locale) }}</td>
             <td class="figures right">{{ load.due }}</td>
             <td class="figures right">{{ load.unsaid }}</td>
           </tr>

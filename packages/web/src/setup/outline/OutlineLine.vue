@@ -216,7 +216,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
       <template v-else>{{ row.opens ? words(row.opens) : '' }}</template>
     </span>
     <span v-if="has('minutes')" role="cell" class="minutes figures">
-      <template v-if="holds">{{ row.minutes ? formatMinutes(row.minutes) : '' }}</template>
+      <template v-if="holds">{{ row.minutes ? formatMinutes(row.minutes, locale) : '' }}</template>
       <MinutesCell
         v-else-if="row.kind === 'item' && row.of !== 'heading'"
         :minutes="row.minutes"

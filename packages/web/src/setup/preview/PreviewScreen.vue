@@ -38,15 +38,18 @@ import { dayIn } from '../../app/dates.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { useFilled } from '../text/filled.ts';
 
-const props = defineProps<{
-  viewer: Viewer;
-  /** ISO, UTC. */
-  moment: string;
-  /** Two may stand beside each other. */
-  label: string;
-  /** Left out: as the workspace is. */
-  dark?: boolean | undefined;
-}>();
+const props = withDefaults(
+  defineProps<{
+    viewer: Viewer;
+    /** ISO, UTC. */
+    moment: string;
+    /** Two may stand beside each other. */
+    label: string;
+    /** Left out: as the workspace is. */
+    dark?: boolean | undefined;
+  }>(),
+  { dark: undefined },
+);
 const { t } = useI18n();
 const plan = usePlan();
 const texts = useTexts();
