@@ -1,6 +1,19 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 
+/**
+ * What every page needs is one file, and what a course's home needs beside that is another, each with all that it
+ * imports: left alone, the bundler makes sixty small ones of them, and on a phone each has its way there and back.
+ */
+const CHUNKS = [
+  { name: 'first', priority: 2, test: /\/src\/app\/(App\.vue|router\.ts|i18n\.ts|vuetify\.ts)$/ },
+  {
+    name: 'course',
+    priority: 1,
+    test: /\/src\/(learner\/(CourseFace|VisitForm|LoadState|shell\/CourseFrame)|ui\/AppBar)\.vue$/,
+  },
+];
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [vue()],
@@ -15,7 +28,14 @@ export default defineConfig({
     exclude: ['vuetify'],
     include: ['zod', 'temporal-polyfill', '@tiptap/vue-3', '@tiptap/starter-kit'],
   },
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', manifest: true, sourcemap: false },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    manifest: true,
+    sourcemap: false,
+    rolldownOptions: { output: { codeSplitting: { groups: CHUNKS } } },
+  },
   server: {
     host: '127.0.0.1',
     port: 4601,

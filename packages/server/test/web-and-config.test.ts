@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
 import { readConfig, standingClock, systemClock } from '../src/index.ts';
-import { testServer } from './support/server.ts';
+import { courseIds, signedIn, testServer } from './support/server.ts';
 import type { TestServer } from './support/server.ts';
 
 describe('the web application', () => {
@@ -13,7 +13,18 @@ describe('the web application', () => {
   let server: TestServer;
   beforeAll(async () => {
     mkdirSync(join(folder, 'assets'));
-    writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Itinerary</title>');
+    writeFileSync(
+      join(folder, 'index.html'),
+      '<!doctype html><head><title>Itinerary</title><script type="module" src="/assets/a-1.js"></script></head><body><div id="app"></div></body>',
+    );
+    mkdirSync(join(folder, '.vite'));
+    writeFileSync(
+      join(folder, '.vite/manifest.json'),
+      JSON.stringify({
+        'src/learner/shell/CourseShell.vue': { file: 'assets/shell-1.js', imports: ['shared'] },
+        shared: { file: 'assets/shared-1.js', css: ['assets/shared-1.css'] },
+      }),
+    );
     writeFileSync(join(folder, 'assets/a-1.js'), 'export {}');
     writeFileSync(join(folder, 'favicon.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
     server = await testServer({ webFolder: folder });
@@ -31,6 +42,38 @@ describe('the web application', () => {
       expect(answer.headers['cache-control']).toBe('no-cache');
     },
   );
+
+  test('sends a course’s home with what it asks for first, and its picture before any script', async () => {
+    const learner = await signedIn(server, 'learner');
+    const id = (await courseIds(server))['EFM-210-SPR27'] as string;
+    const { text, headers } = await learner.get(`/courses/${id}/home`).expect(200);
+    expect(headers['cache-control']).toBe('no-store');
+    const [, json = ''] = /id="first-answers">(.*?)<\/script>/.exec(text) ?? [];
+    const first = JSON.parse(json) as Record<string, unknown>;
+    expect(Object.keys(first)).toEqual(['/api/me', `/api/learn/${id}/frame`, `/api/learn/${id}`]);
+    for (const [address, answer] of Object.entries(first))
+      expect(answer).toEqual((await learner.get(address).expect(200)).body);
+    const places = [
+      'id="first-face"',
+      'a-1.js',
+      'modulepreload" crossorigin href="/assets/shared-1.js',
+      'id="app"',
+    ];
+    const found = places.map((place) => text.indexOf(place));
+    expect(found).not.toContain(-1);
+    expect(found).toEqual([...found].sort((a, b) => a - b));
+    expect(text).toContain('as="style" crossorigin href="/assets/shared-1.css"');
+  });
+
+  test('tells nobody of a course that they do not get', async () => {
+    const id = (await courseIds(server))['EFM-210-SPR27'] as string;
+    const outsider = await signedIn(server, 'outsider');
+    const there = (await outsider.get(`/courses/${id}/home`).expect(200)).text;
+    const never = (await outsider.get('/courses/00000000-0000-4000-8000-000000000000/home').expect(200)).text;
+    expect(there).toBe(never);
+    expect(there).toContain('<div id="app"></div>');
+    expect(there).toContain('a-1.js');
+  });
 
   test('has assets that are kept for a year, and says when there is none', async () => {
     const there = await request(server.address).get('/assets/a-1.js').expect(200);

@@ -1,5 +1,4 @@
 /** The HTTP application, without listening: what tests and main share. */
-import { join } from 'node:path';
 import compression from 'compression';
 import express from 'express';
 import type { Express } from 'express';
@@ -10,11 +9,13 @@ import { pinoHttp } from 'pino-http';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
+import { diskStore } from '../files/file-store.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
 import { problemHandler } from './problem.ts';
 import { registerRoutes } from './register.ts';
 import { sessions } from './session.ts';
+import { serveWeb } from './web-pages.ts';
 
 const LARGEST_BODY = '4mb';
 
@@ -65,23 +66,12 @@ export function createApp({ config, database, pool, log, notices }: Parts): Expr
     if (request.path === '/health' || request.path === '/openapi.json') next();
     else sessionHandler(request, response, next);
   });
-  registerRoutes(app, config, database, notices);
+  const ground = { config, database, store: diskStore(config.filesFolder), notices };
+  registerRoutes(app, ground);
   app.use('/api', () => {
     throw nothingHere();
   });
-  if (config.webFolder !== null) serveWeb(app, config.webFolder);
+  if (config.webFolder !== null) serveWeb(app, config.webFolder, ground, sessionHandler);
   app.use(problemHandler(log));
   return app;
-}
-
-/** The built web application; every other address is one of its pages. */
-function serveWeb(app: Express, folder: string): void {
-  app.use(
-    '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-  );
-  app.use(express.static(folder, { index: false }));
-  app.get('/{*page}', (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
-  });
 }

@@ -7,7 +7,7 @@ import type { z } from 'zod';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
-import { diskStore } from '../files/file-store.ts';
+import type { FileStore } from '../files/file-store.ts';
 import type { Notices } from '../live/notices.ts';
 import type { FileToSend } from '../usecases/files.ts';
 import { authorise } from './authorise.ts';
@@ -19,29 +19,48 @@ export function expressPath(path: string): string {
   return path.replaceAll(/\{(\w+)\}/g, ':$1');
 }
 
-export function registerRoutes(app: Express, config: Config, database: Database, notices: Notices): void {
-  const store = diskStore(config.filesFolder);
+/** What every answer is made from, whatever asked for it. */
+export interface Ground {
+  readonly config: Config;
+  readonly database: Database;
+  readonly store: FileStore;
+  readonly notices: Notices;
+}
+
+/** One route's answer: first the right, then the input, then the use case. */
+export async function answerOf(
+  name: RouteName,
+  { config, database, store, notices }: Ground,
+  request: Request,
+  query: unknown = request.query,
+  response?: Response,
+): Promise<unknown> {
+  const route: Route = ROUTES[name];
+  const em = database.em.fork();
+  const now = config.clock.now();
+  const who = sessionless(request) ? { person: null } : await authorise(em, route, request, now);
+  if (route.takesFile === true && response !== undefined) endUnread(request, response);
+  return HANDLERS[name]({
+    config,
+    database,
+    store,
+    em,
+    now,
+    request,
+    params: check(route.params, 'address', request.params) as Record<string, string>,
+    query: check(route.query, 'query', query) as Record<string, string>,
+    body: check(route.body, 'body', request.body) as never,
+    who,
+    at: who as CourseCaller,
+    reader: who as CourseReader,
+    notices,
+  });
+}
+
+export function registerRoutes(app: Express, ground: Ground): void {
   for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
     app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
-      const em = database.em.fork();
-      const now = config.clock.now();
-      const who = sessionless(request) ? { person: null } : await authorise(em, route, request, now);
-      if (route.takesFile === true) endUnread(request, response);
-      const answer = await HANDLERS[name]({
-        config,
-        database,
-        store,
-        em,
-        now,
-        request,
-        params: check(route.params, 'address', request.params) as Record<string, string>,
-        query: check(route.query, 'query', request.query) as Record<string, string>,
-        body: check(route.body, 'body', request.body) as never,
-        who,
-        at: who as CourseCaller,
-        reader: who as CourseReader,
-        notices,
-      });
+      const answer = await answerOf(name, ground, request, request.query, response);
       if (route.media === 'text/event-stream') return;
       response.set('Cache-Control', 'no-store');
       if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);

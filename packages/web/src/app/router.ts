@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import type { RouteRecordRaw } from 'vue-router';
 import { UnreachableError } from '../api/client.ts';
+import { removeFirstFace } from '../learner/first-face.ts';
 import { useSession } from '../stores/session.ts';
 import type { Area } from '@itinerary/core';
 import type { Area as MessageArea } from './i18n.ts';
@@ -129,5 +130,6 @@ export function setTitle(title: string): void {
 }
 
 router.afterEach((to) => {
+  if (to.name !== 'course' && to.name !== 'course-home') removeFirstFace();
   if (to.meta.title !== undefined) setTitle(i18n.global.t(to.meta.title));
 });

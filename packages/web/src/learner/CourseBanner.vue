@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The picture of a course across its page, with its title. The slot shows a picture that is still being chosen. */
 import type { PictureView } from '@itinerary/contract';
-import { computed } from 'vue';
+import { computed, onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CoursePicture from '../ui/CoursePicture.vue';
+import { removeFirstFace } from './first-face.ts';
 
 const props = defineProps<{
   courseId: string;
@@ -21,6 +22,13 @@ const credit = computed(() => {
   const { author = null, licence = null } = props.picture ?? {};
   return [author, licence].filter((words) => words !== null && words !== '').join(' · ');
 });
+
+const own = useTemplateRef<HTMLImageElement>('own');
+onMounted(async () => {
+  // A picture that cannot be shown is no reason to keep another one in its place.
+  await own.value?.decode().catch(() => undefined);
+  removeFirstFace();
+});
 </script>
 
 <template>
@@ -32,7 +40,7 @@ const credit = computed(() => {
           :srcset="`${at('phone', 480)} 480w, ${at('phone', 960)} 960w`"
           sizes="100vw"
         />
-        <img :src="at('banner', 1600)" :alt="picture.alt" fetchpriority="high" />
+        <img ref="own" :src="at('banner', 1600)" :alt="picture.alt" fetchpriority="high" />
       </picture>
       <CoursePicture v-else :code="code" :title="title" :seed="seed" />
     </slot>
@@ -82,6 +90,13 @@ picture {
   background: var(--card);
   color: var(--ink-soft);
   font-size: 11.5px;
+}
+
+@container (max-width: 620px) {
+  .banner {
+    /* The shape that the picture was cropped for, and that the first of them has in base.css. */
+    height: calc(100cqi / 2.6);
+  }
 }
 
 @container (min-width: 860px) {

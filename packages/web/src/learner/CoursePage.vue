@@ -11,6 +11,7 @@ import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import { itemToCarryOn } from './carry-on.ts';
 import CourseFace from './CourseFace.vue';
+import { removeFirstFace } from './first-face.ts';
 import { lastRead } from './last-read.ts';
 import LoadState from './LoadState.vue';
 import { AREA_PATHS } from './shell/menu-words.ts';
@@ -56,6 +57,9 @@ watch(answer, (got) => {
         ? sectionHrefFor(arrival)
         : `/courses/${got.course.id}/${AREA_PATHS[arrival.to]}`;
   void router.replace(to);
+});
+watch(state, (now) => {
+  if (now === 'nothing' || now === 'failed') removeFirstFace();
 });
 </script>
 

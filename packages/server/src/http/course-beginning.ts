@@ -1,0 +1,97 @@
+/**
+ * The page of a course as it leaves the server: with the answers that it would ask for first, the picture that is
+ * seen first, and word of the files that it is going to need. On a slow phone each spares a way there and back.
+ */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { FrameAnswer, PictureView, ReadCourseAnswer } from '@itinerary/contract';
+import type { Request } from 'express';
+import { answerOf } from './register.ts';
+import type { Ground } from './register.ts';
+
+/** The pages of the application that show a course's home, as the build names them. */
+const PARTS = ['src/learner/shell/CourseShell.vue', 'src/learner/CoursePage.vue'];
+
+interface Chunk {
+  readonly file: string;
+  readonly css?: readonly string[];
+  readonly imports?: readonly string[];
+}
+
+/** All files that the parts need at once, styles and scripts. */
+function filesOf(manifest: Readonly<Record<string, Chunk>>, parts: readonly string[]): readonly string[] {
+  const files = new Set<string>();
+  const seen = new Set<string>();
+  const add = (key: string): void => {
+    const chunk = manifest[key];
+    if (chunk === undefined || seen.has(key)) return;
+    seen.add(key);
+    files.add(chunk.file);
+    chunk.css?.forEach((file) => files.add(file));
+    chunk.imports?.forEach(add);
+  };
+  parts.forEach(add);
+  return [...files];
+}
+
+const escaped = (text: string): string =>
+  text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
+
+/** In a script element nothing but its own end is read, so no text may hold the sign that begins one. */
+const answers = (byAddress: unknown): string =>
+  `<script type="application/json" id="first-answers">${JSON.stringify(byAddress).replaceAll('<', '\\u003c')}</script>`;
+
+/** The same addresses as the banner's own, so that the picture is fetched once. */
+function face(courseId: string, { version }: PictureView): string {
+  const at = (frame: 'banner' | 'phone', width: number): string =>
+    escaped(`/api/learn/${courseId}/face/${frame}?width=${width}&v=${version}`);
+  return `<picture id="first-face" aria-hidden="true"><source media="(max-width: 620px)" srcset="${at('phone', 480)} 480w, ${at('phone', 960)} 960w" sizes="100vw"><img src="${at('banner', 1600)}" alt="" fetchpriority="high"></picture>`;
+}
+
+/** What asks for scripts, which wait until the picture has been asked for. */
+const SCRIPTS = /\s*<(script type="module"[^>]*><\/script|link rel="modulepreload"[^>]*)>/g;
+
+/**
+ * Reads what the build says of itself, once; then writes the page for one reader, piece by piece: styles and scripts
+ * are on their way before the reader's own part is known.
+ */
+export function courseBeginning(
+  folder: string,
+  page: string,
+): (ground: Ground, request: Request) => AsyncGenerator<string> {
+  const manifest = JSON.parse(readFileSync(join(folder, '.vite/manifest.json'), 'utf8')) as Record<
+    string,
+    Chunk
+  >;
+  const ahead = filesOf(manifest, PARTS).filter((file) => !page.includes(file));
+  const link = (file: string): string =>
+    file.endsWith('.css')
+      ? `<link rel="preload" as="style" crossorigin href="/${file}">`
+      : `<link rel="modulepreload" crossorigin href="/${file}">`;
+  const scripts = [...[...page.matchAll(SCRIPTS)].map(([tag]) => tag.trim()), ...ahead.map(link)].join('');
+  const [head = '', body = ''] = page.replaceAll(SCRIPTS, '').split('<body>');
+  return async function* (ground, request) {
+    yield `${head}<body>`;
+    let own = '';
+    try {
+      const id = String(request.params['course']);
+      const isArriving = !request.path.endsWith('/home');
+      const frame = (await answerOf('frame', ground, request, {})) as FrameAnswer;
+      const picture = frame.banner === null ? '' : face(frame.id, frame.banner);
+      // Who arrives may be sent elsewhere, and is not shown what they are not going to see.
+      if (!isArriving) yield picture;
+      const me = await answerOf('me', ground, request, {});
+      const query = isArriving ? { arriving: '1' } : {};
+      const course = (await answerOf('readCourse', ground, request, query)) as ReadCourseAnswer;
+      if (isArriving && course.arrival.to === 'home') yield picture;
+      own = answers({
+        '/api/me': me,
+        [`/api/learn/${id}/frame`]: frame,
+        [`/api/learn/${id}${isArriving ? '?arriving=1' : ''}`]: course,
+      });
+    } catch {
+      // What went wrong is told to who asks for it, by the answer to that.
+    }
+    yield own + scripts + body;
+  };
+}
