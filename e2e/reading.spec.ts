@@ -87,7 +87,7 @@ test.describe('by other clocks', () => {
       .getByRole('link', { name: /EFM-210-SPR27/ })
       .first()
       .click();
-    await page.getByRole('link', { name: /Field day one: the sheet/ }).click();
+    await page.getByRole('link', { name: 'Assignment 6.4 Field day one' }).click();
     await expect(page.getByText('Due Sun 21 Feb 23:59')).toBeVisible();
     await expect(page.getByText('by the clocks of Europe/Lisbon')).toBeVisible();
     await expect(page.getByText('Mon 22 Feb 05:44 where you are')).toBeVisible();

@@ -16,6 +16,23 @@ export async function comeInAs(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 }
 
+/** The demo's course that is under way. */
+export const LIVE = 'EFM-210-SPR27';
+
+export async function liveCourse(page: Page, code: string): Promise<string> {
+  const { courses } = (await (await page.request.get('/api/desk')).json()) as {
+    courses: { id: string; code: string }[];
+  };
+  const id = courses.find((course) => course.code === code)?.id;
+  if (id === undefined) throw new Error(`${code} is not on this desk`);
+  return id;
+}
+
+/** As if somebody had chosen the language before. */
+export async function speak(page: Page, language: string): Promise<void> {
+  await page.evaluate((chosen) => localStorage.setItem('itinerary.locale', chosen), language);
+}
+
 export async function signOut(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Account of/ }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();

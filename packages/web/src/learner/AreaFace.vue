@@ -64,7 +64,7 @@ const parts = computed(() => {
   />
   <template v-else-if="area === 'syllabus'">
     <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
-    <PublicFacts :course="course" />
+    <PublicFacts :course="course" :level="level + 1" />
   </template>
   <section v-for="part in parts" :key="part.id" class="part">
     <component :is="`h${level + 1}`" v-if="part.title">{{ part.title }}</component>

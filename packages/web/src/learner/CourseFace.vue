@@ -89,6 +89,9 @@ const panels = computed(() =>
     ({ kind }) => props.course.around === null || (kind !== 'outline' && kind !== 'carry_on'),
   ),
 );
+/** Landmarks are a page's own; in a preview, of which there can be two, they are groups. */
+const part = computed(() => (props.level === 1 ? 'section' : 'div'));
+const partRole = computed(() => (props.level === 1 ? undefined : 'group'));
 const isNamed = computed(() => props.course.access === 'named');
 const isEmpty = computed(
   () => !isNamed.value && props.course.sections.length === 0 && props.course.around === null,
@@ -141,10 +144,16 @@ const shared = computed(() => ({
         <p v-else-if="status" class="status figures">{{ status }}</p>
         <p v-if="isEmpty" class="soft">{{ t('learner.empty') }}</p>
         <slot name="visit" />
-        <PublicFacts v-if="isNamed" :course="course" />
-        <section v-if="introductionHtml" class="introduction" :aria-label="t('learner.introduction')">
+        <PublicFacts v-if="isNamed" :course="course" :level="level + 1" />
+        <component
+          :is="part"
+          v-if="introductionHtml"
+          class="introduction"
+          :role="partRole"
+          :aria-label="t('learner.introduction')"
+        >
           <RichText :html="introductionHtml" />
-        </section>
+        </component>
         <ItemFace
           v-if="course.around"
           :section="null"
@@ -175,9 +184,9 @@ const shared = computed(() => ({
         class="side"
         :aria-label="level === 1 ? t('learner.beside') : undefined"
       >
-        <section v-if="isNamed" class="about" :aria-label="t('learner.about')">
+        <component :is="part" v-if="isNamed" class="about" :role="partRole" :aria-label="t('learner.about')">
           <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
-        </section>
+        </component>
         <HomePanel
           v-for="panel in inColumn('side')"
           :key="panel.id"

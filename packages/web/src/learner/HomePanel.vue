@@ -69,9 +69,12 @@ const creditOf = ({ file }: CoursePicture): string =>
 </script>
 
 <template>
-  <section
+  <!-- A landmark on a page of its own; in a preview, of which there can be two, a group. -->
+  <component
+    :is="level === 2 ? 'section' : 'div'"
     v-if="panel.kind !== 'carry_on' || carryOn !== null"
     :class="['panel', panel.kind]"
+    :role="level === 2 ? undefined : 'group'"
     :aria-labelledby="isNamed ? headingId : undefined"
     :aria-label="isNamed ? undefined : t(`learner.panels.${panel.kind}`)"
   >
@@ -168,7 +171,7 @@ const creditOf = ({ file }: CoursePicture): string =>
         <RouterLink class="way" :to="`${at}/guide`">{{ t('learner.guide.open') }}</RouterLink>
       </template>
     </template>
-  </section>
+  </component>
 </template>
 
 <style scoped>

@@ -6,14 +6,18 @@ import { useI18n } from 'vue-i18n';
 import { formatNumber } from '../app/intl.ts';
 import ItemSign from './ItemSign.vue';
 
-defineProps<{ course: CourseView }>();
+defineProps<{
+  course: CourseView;
+  /** Of its headings. */
+  level: number;
+}>();
 const { t, locale } = useI18n();
 </script>
 
 <template>
   <div class="facts">
     <section v-if="course.outcomes.length > 0">
-      <h3>{{ t('learner.public.outcomes') }}</h3>
+      <component :is="`h${level}`">{{ t('learner.public.outcomes') }}</component>
       <ul>
         <li v-for="outcome in course.outcomes" :key="outcome">
           <IconArrowRight :size="16" aria-hidden="true" /> {{ outcome }}
@@ -21,19 +25,19 @@ const { t, locale } = useI18n();
       </ul>
     </section>
     <section v-if="course.madeFor">
-      <h3>{{ t('learner.public.madeFor') }}</h3>
+      <component :is="`h${level}`">{{ t('learner.public.madeFor') }}</component>
       <p>{{ course.madeFor }}</p>
     </section>
     <section v-if="course.hoursAWeek">
-      <h3>{{ t('learner.public.length') }}</h3>
+      <component :is="`h${level}`">{{ t('learner.public.length') }}</component>
       <p>{{ t('learner.public.hours', { hours: formatNumber(course.hoursAWeek, locale) }) }}</p>
     </section>
     <section v-if="course.bringAlong">
-      <h3>{{ t('learner.public.bringAlong') }}</h3>
+      <component :is="`h${level}`">{{ t('learner.public.bringAlong') }}</component>
       <p>{{ course.bringAlong }}</p>
     </section>
     <section v-if="course.samples.length > 0">
-      <h3>{{ t('learner.public.samples') }}</h3>
+      <component :is="`h${level}`">{{ t('learner.public.samples') }}</component>
       <ul>
         <li v-for="item in course.samples" :key="item.id">
           <ItemSign :kind="item.kind" />
@@ -51,7 +55,7 @@ const { t, locale } = useI18n();
   margin-top: 18px;
 }
 
-h3 {
+:is(h2, h3) {
   font-size: 16px;
 }
 

@@ -36,7 +36,8 @@ const emit = defineEmits<{ go: [item: MenuItemView] }>();
         :told="told"
         @go="emit('go', $event)"
       />
-      <div class="content"><slot /></div>
+      <!-- In a screen of its own this is what scrolls, so that no entry of the menu lies over what is read. -->
+      <div class="content" :tabindex="told ? 0 : undefined"><slot /></div>
     </div>
   </CourseLook>
 </template>
@@ -53,13 +54,19 @@ const emit = defineEmits<{ go: [item: MenuItemView] }>();
   min-height: calc(100vh - var(--bar-height));
 }
 
+.told,
 .told .columns {
-  min-height: 100%;
+  height: 100%;
+  min-height: 0;
 }
 
 .content {
   flex: 1;
   min-width: 0;
+}
+
+.told .content {
+  overflow-y: auto;
 }
 
 @container shell (max-width: 759px) {

@@ -78,7 +78,12 @@ function close(): void {
 
 <template>
   <div :class="['menu', place]" @keydown.esc="close">
-    <nav class="wide" :aria-label="t('learner.menu.title')">
+    <component
+      :is="told ? 'div' : 'nav'"
+      class="wide"
+      :role="told ? 'group' : undefined"
+      :aria-label="t('learner.menu.title')"
+    >
       <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
         <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
         <ul>
@@ -110,8 +115,13 @@ function close(): void {
         <span>{{ ownWords(menu.site.names, locale) }}</span>
         <IconArrowUpRight :size="15" aria-hidden="true" />
       </a>
-    </nav>
-    <nav class="narrow" :aria-label="t('learner.menu.title')">
+    </component>
+    <component
+      :is="told ? 'div' : 'nav'"
+      class="narrow"
+      :role="told ? 'group' : undefined"
+      :aria-label="t('learner.menu.title')"
+    >
       <div v-if="isOpen" :id="sheetId" ref="sheet" class="sheet">
         <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
           <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
@@ -166,7 +176,7 @@ function close(): void {
           <span class="tab-name">{{ t('learner.menu.more') }}</span>
         </button>
       </div>
-    </nav>
+    </component>
   </div>
 </template>
 
@@ -349,6 +359,8 @@ ul {
   display: -webkit-box;
   overflow: hidden;
   max-width: 100%;
+  font-size: 11px;
+  hyphens: auto;
   overflow-wrap: break-word;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;

@@ -185,9 +185,8 @@ watch(place, (now) => {
 
 <template>
   <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="pointed = null">
-    <div class="screen" tabindex="0" role="region" :aria-label="label">
+    <div class="screen" role="region" :aria-label="label">
       <CourseFrame
-        class="framed"
         :course-id="view.id"
         :menu="menu"
         :place="plan.course?.menuPlace ?? 'top'"
@@ -315,7 +314,6 @@ watch(place, (now) => {
 .screen {
   flex: 1;
   min-height: 0;
-  overflow-y: auto;
   background: var(--card);
   color: var(--ink);
 }
@@ -329,9 +327,5 @@ watch(place, (now) => {
 
 .page.wide {
   justify-items: stretch;
-}
-
-.framed {
-  min-height: 100%;
 }
 </style>

@@ -1,0 +1,47 @@
+/** axe-core finds nothing on what learners see first, and where it is set up: in every language, light and dark. */
+import { expect, test } from '@playwright/test';
+import { clean } from './support/axe.ts';
+import { comeInAs, INES, LIVE, liveCourse, NOOR, speak } from './support/people.ts';
+
+const LANGUAGES = ['en', 'es', 'fr', 'ar'] as const;
+const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'members', 'guide'] as const;
+const STOPS = ['menu', 'look', 'messages'] as const;
+
+test.use({ trace: 'off' });
+test.setTimeout(240_000);
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  for (const language of LANGUAGES) {
+    test(`${language}, ${colorScheme}`, async ({ browser }) => {
+      const context = await browser.newContext({ colorScheme, reducedMotion: 'reduce' });
+      const page = await context.newPage();
+      await comeInAs(page, NOOR);
+      await speak(page, language);
+      const course = await liveCourse(page, LIVE);
+      for (const part of PAGES) {
+        await page.goto(`/courses/${course}/${part}`);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await clean(page, part);
+      }
+      await page.setViewportSize({ width: 390, height: 844 });
+      for (const part of ['home', 'announcements']) {
+        await page.goto(`/courses/${course}/${part}`);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        // At the end of the page, where the bar of the menu lies over nothing that is read.
+        await page.mouse.wheel(0, 20_000);
+        await clean(page, `${part} on a phone`);
+      }
+      await context.clearCookies();
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.evaluate(() => localStorage.clear());
+      await comeInAs(page, INES);
+      await speak(page, language);
+      for (const stop of STOPS) {
+        await page.goto(`/setup/${course}/${stop}`);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await clean(page, stop);
+      }
+      await context.close();
+    });
+  }
+}
