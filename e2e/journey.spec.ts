@@ -1,6 +1,6 @@
 /** From nothing to a learner's screen, as somebody who has never seen Itinerary; pictures are taken on the way. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, signOut } from './support/people.ts';
+import { allSaved, comeInAs, INES, LIVE, liveCourse, NOOR, signOut, speak } from './support/people.ts';
 import { picture } from './support/pictures.ts';
 
 test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
@@ -59,7 +59,23 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('link', { name: 'Field Sketching' }).click();
     await stop('Dates & format').click();
     await expect(page.getByRole('row', { name: /The far shore/ })).toContainText('moved');
-    await picture(page, 'setup-meetings');
+    await page.getByRole('link', { name: 'Itinerary' }).click();
+  });
+
+  await test.step('look at what learners see first of the one that is under way', async () => {
+    await page
+      .getByRole('row', { name: /EFM-210-SPR27/ })
+      .getByRole('link', { name: 'Estuary Field Methods' })
+      .click();
+    await stop('Menu & home').click();
+    await expect(page.getByText('Now a learner sees 8 entries.')).toBeVisible();
+    await picture(page, 'setup-menu');
+    await stop('Look').click();
+    await expect(page.getByRole('slider', { name: 'What has to be seen' })).toBeVisible();
+    await picture(page, 'setup-look');
+    await stop('Messages').click();
+    await expect(page.getByText('The home page shows the newest 3, pinned ones first.')).toBeVisible();
+    await picture(page, 'setup-messages');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
 
@@ -139,7 +155,6 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('button', { name: 'Add one' }).click();
     await expect(page.getByRole('region', { name: /On this course/ }).getByText('Noor Rahimi')).toBeVisible();
     await expect(page.getByText('Nobody like that who is not on the course already.')).toBeVisible();
-    await picture(page, 'members');
     await page.getByRole('button', { name: 'Close' }).click();
     await page
       .getByRole('banner')
@@ -186,15 +201,24 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('link', { name: 'All sections' }).click();
     await page.setViewportSize({ width: 360, height: 740 });
     await page.getByRole('button', { name: /in Reading a tide table/ }).click();
-    await picture(page, 'learner-course-phone');
     await page.getByRole('link', { name: /Why tides lag the moon/ }).click();
     await expect(page.getByText('A bulge that cannot keep up')).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
-    await picture(page, 'learner-page-phone');
     await page.setViewportSize({ width: 1280, height: 800 });
     await expect(page.getByRole('img', { name: /shell of water/ })).toBeVisible();
     await expect(page.locator('math').first()).toBeVisible();
     await page.evaluate(() => window.scrollTo(0, 160));
     await picture(page, 'learner-text');
+  });
+
+  await test.step('and in the dark, from right to left', async () => {
+    const live = await liveCourse(page, LIVE);
+    await speak(page, 'ar');
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`/courses/${live}/home`);
+    await expect(page.locator('html')).toHaveAttribute('dir', 'rtl');
+    await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
+    await picture(page, 'learner-course-phone');
   });
 });

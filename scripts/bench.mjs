@@ -1,14 +1,45 @@
 // `npm run bench`, or `npm run bench -- NAME`: how fast, as ratios against a named alternative in the same run.
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { buildServer, buildWeb } from './lib/build.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
-import { ROOT } from './lib/paths.mjs';
-import { command } from './lib/processes.mjs';
+import { DATA, ROOT } from './lib/paths.mjs';
+import { closeOnEnd, command, end } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
+import { ensureChromium, startTestPostgres, startTestServer } from './lib/test-server.mjs';
+
+/** Measured in a browser, and so with a server and a database. */
+const IN_BROWSER = 'home-lcp-vs-static';
+
+const program = (file, env, args = []) =>
+  command(process.execPath, ['--import', 'tsx', join(ROOT, file), ...args], { env });
+
+async function inBrowser() {
+  mkdirSync(DATA, { recursive: true });
+  await ensureChromium();
+  await buildServer();
+  await buildWeb();
+  let postgres = null;
+  let server = null;
+  const close = closeOnEnd(async () => {
+    await end(server);
+    await postgres?.stop();
+  });
+  try {
+    postgres = await startTestPostgres();
+    const started = await startTestServer(postgres);
+    server = started.server;
+    await program('e2e/bench/home-lcp.ts', started.env);
+  } finally {
+    await close();
+  }
+}
 
 await run(async () => {
   await ensureNpmPackages();
-  const bench = join(ROOT, 'packages/core/bench/bench.ts');
+  const [name] = process.argv.slice(2);
   // The recurrence library gives instants only where the machine's own zone is UTC.
-  const env = { TZ: 'UTC' };
-  await command(process.execPath, ['--import', 'tsx', bench, ...process.argv.slice(2)], { env });
+  if (name !== IN_BROWSER)
+    await program('packages/core/bench/bench.ts', { TZ: 'UTC' }, process.argv.slice(2));
+  if (name === undefined || name === IN_BROWSER) await inBrowser();
 });

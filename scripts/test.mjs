@@ -4,15 +4,12 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { learnerPageSize } from './lib/bundle-size.mjs';
-import { ensureDebianPackage, ensureNpmPackages } from './lib/packages.mjs';
-import { bin, DATA, ROOT, SERVER_DIST, WEB_DIST } from './lib/paths.mjs';
-import { freePort, startPostgres } from './lib/postgres.mjs';
-import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
+import { ensureNpmPackages } from './lib/packages.mjs';
+import { bin, DATA, ROOT } from './lib/paths.mjs';
+import { closeOnEnd, command, end, needNode } from './lib/processes.mjs';
 import { run, say, stop } from './lib/say.mjs';
+import { ensureChromium, startTestPostgres, startTestServer } from './lib/test-server.mjs';
 
-const CHROMIUM = process.env.CHROME_PATH ?? '/usr/bin/chromium';
-/** The clock that tests and pictures stand at: a Tuesday in the sixth week of term. */
-const NOW = '2027-02-16T09:42:00Z';
 const PARTS = ['checks', 'unit', 'server', 'e2e'];
 
 const results = [];
@@ -68,36 +65,12 @@ async function jest(projects, env) {
 
 async function endToEnd(postgres) {
   say('End to end, in Chromium');
-  const database = 'itinerary_e2e';
-  await postgres.dropDatabase(database);
-  await postgres.createDatabase(database, 'itinerary_template');
-  const port = await freePort();
-  const env = {
-    DATABASE_URL: postgres.url(database),
-    SESSION_SECRET: 'only for tests',
-    ITINERARY_DEMO: '1',
-    ITINERARY_WEB: WEB_DIST,
-    ITINERARY_NOW: NOW,
-    LOG_LEVEL: 'error',
-    PORT: String(port),
-  };
-  const server = await service('The server', process.execPath, [join(SERVER_DIST, 'main.js')], {
-    env,
-    ready: /listening at/,
-    show: true,
-  });
+  const { server, env } = await startTestServer(postgres);
   const file = join(DATA, 'playwright.json');
   rmSync(file, { force: true });
   try {
     await command(bin('playwright'), ['test'], {
-      // Some tests start a second server on the same database, whose clock is another one.
-      env: {
-        ...env,
-        E2E_URL: `http://127.0.0.1:${port}`,
-        E2E_SERVER: join(SERVER_DIST, 'main.js'),
-        CHROME_PATH: CHROMIUM,
-        PLAYWRIGHT_JSON_OUTPUT_FILE: file,
-      },
+      env: { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       allowFailure: true,
     });
   } finally {
@@ -125,7 +98,7 @@ await run(async () => {
   const has = (part) => parts.includes(part);
   mkdirSync(DATA, { recursive: true });
   await ensureNpmPackages();
-  if (has('e2e')) await ensureDebianPackage('chromium', () => existsSync(CHROMIUM), 'Chromium');
+  if (has('e2e')) await ensureChromium();
   await buildServer();
   await buildWeb();
 
@@ -135,14 +108,7 @@ await run(async () => {
     if (has('checks')) await checks();
     const env = {};
     if (has('server') || has('e2e')) {
-      say('Starting PostgreSQL for the tests');
-      postgres = await startPostgres('test-postgres', { durable: false });
-      await postgres.dropDatabase('itinerary_template');
-      await postgres.createDatabase('itinerary_template');
-      await command(process.execPath, [join(SERVER_DIST, 'load-demo.js')], {
-        quiet: true,
-        env: { DATABASE_URL: postgres.url('itinerary_template'), ITINERARY_NOW: NOW },
-      });
+      postgres = await startTestPostgres();
       env.TEST_DATABASE_URL = postgres.url('postgres');
     }
     const projects = ['unit', 'server'].filter(has);

@@ -1,6 +1,6 @@
 /** Coming in as somebody of the demo, and making a course of one's own to work on. */
 import { expect } from '@playwright/test';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { APIRequestContext, Locator, Page } from '@playwright/test';
 
 export const INES = 'Inês Carvalhal';
 export const TUNDE = 'Tunde Balewa-Price';
@@ -8,6 +8,8 @@ export const ADAEZE = 'Adaeze Okpara';
 export const NOOR = 'Noor Rahimi';
 export const PAVEL = 'Pavel Dvořan';
 export const KENJI = 'Kenji Morisawa';
+/** Of the institution's staff. */
+export const STAFF = 'Marit Solvang';
 
 export async function comeInAs(page: Page, name: string): Promise<void> {
   await page.goto('/sign-in');
@@ -28,6 +30,15 @@ export async function liveCourse(page: Page, code: string): Promise<string> {
   return id;
 }
 
+/** On with the Tab key until something has the focus, as whoever has no mouse goes there. */
+export async function tabTo(page: Page, target: Locator): Promise<void> {
+  for (let press = 0; press < 120; press += 1) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('the Tab key does not lead there');
+}
+
 /** As if somebody had chosen the language before. */
 export async function speak(page: Page, language: string): Promise<void> {
   await page.evaluate((chosen) => localStorage.setItem('itinerary.locale', chosen), language);
@@ -45,7 +56,13 @@ interface Made {
 }
 
 /** A draft of three weeks or more, with a page in each section unless told not to; Inês and Tunde teach it. */
-export async function ownCourse(page: Page, code: string, weeks = 3, hasPages = true): Promise<Made> {
+export async function ownCourse(
+  page: Page,
+  code: string,
+  weeks = 3,
+  hasPages = true,
+  firstDay = '2027-03-01',
+): Promise<Made> {
   const { request } = page;
   const body = {
     title: `Course ${code}`,
@@ -53,7 +70,7 @@ export async function ownCourse(page: Page, code: string, weeks = 3, hasPages = 
     purpose: 'learners',
     department: null,
     term: null,
-    firstDay: '2027-03-01',
+    firstDay,
     weeks,
     zone: 'Europe/Lisbon',
   };

@@ -15,15 +15,20 @@ export type PictureCheck =
       readonly found: string;
     };
 
-/** What a browser that guesses could take for a page or a program. */
-const HIDDEN = /<script|<svg|<html|<!doctype|<iframe|<\?php|javascript:/i;
+/**
+ * What a browser that guesses could take for a page or a program. Each is long enough not to turn up by chance in
+ * the noise of a large photograph.
+ */
+const HIDDEN = /<script|<svg\s[^>]{0,300}(?:xmlns|on\w+)\s*=|<html|<!doctype|<iframe|<\?php|javascript:/i;
+/** Longer than any of them, so that none is missed where one piece ends and the next begins. */
+const OVERLAP = 400;
 
 async function hidesScript(path: string): Promise<boolean> {
   let before = '';
   for await (const chunk of createReadStream(path, { encoding: 'latin1' })) {
     const text = before + String(chunk);
     if (HIDDEN.test(text)) return true;
-    before = text.slice(-16);
+    before = text.slice(-OVERLAP);
   }
   return false;
 }

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express from 'express';
-import type { Express, Request, RequestHandler } from 'express';
+import type { Express, RequestHandler } from 'express';
 import { courseBeginning } from './course-beginning.ts';
 import type { Ground } from './register.ts';
 

@@ -1,0 +1,61 @@
+// PostgreSQL with the demo data as it is on a standing day, and a server on a copy of it: for tests and bench.
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureDebianPackage } from './packages.mjs';
+import { SERVER_DIST, WEB_DIST } from './paths.mjs';
+import { freePort, startPostgres } from './postgres.mjs';
+import { command, service } from './processes.mjs';
+import { say } from './say.mjs';
+
+const CHROMIUM = process.env.CHROME_PATH ?? '/usr/bin/chromium';
+/** The clock that tests and pictures stand at: a Tuesday in the sixth week of term. */
+const NOW = '2027-02-16T09:42:00Z';
+const TEMPLATE = 'itinerary_template';
+
+export async function ensureChromium() {
+  await ensureDebianPackage('chromium', () => existsSync(CHROMIUM), 'Chromium');
+}
+
+/** A server of its own, emptied and filled with the demo data. */
+export async function startTestPostgres() {
+  say('Starting PostgreSQL for the tests');
+  const postgres = await startPostgres('test-postgres', { durable: false });
+  await postgres.dropDatabase(TEMPLATE);
+  await postgres.createDatabase(TEMPLATE);
+  await command(process.execPath, [join(SERVER_DIST, 'load-demo.js')], {
+    quiet: true,
+    env: { DATABASE_URL: postgres.url(TEMPLATE), ITINERARY_NOW: NOW },
+  });
+  return postgres;
+}
+
+/** @returns the process, and the environment of whatever drives a browser against it. */
+export async function startTestServer(postgres) {
+  const database = 'itinerary_e2e';
+  await postgres.dropDatabase(database);
+  await postgres.createDatabase(database, TEMPLATE);
+  const port = await freePort();
+  const main = join(SERVER_DIST, 'main.js');
+  const env = {
+    DATABASE_URL: postgres.url(database),
+    SESSION_SECRET: 'only for tests',
+    ITINERARY_DEMO: '1',
+    ITINERARY_WEB: WEB_DIST,
+    ITINERARY_NOW: NOW,
+    LOG_LEVEL: 'error',
+    PORT: String(port),
+  };
+  const server = await service('The server', process.execPath, [main], {
+    env,
+    ready: /listening at/,
+    show: true,
+  });
+  // Some tests start a second server on the same database, whose clock is another one.
+  const forBrowser = {
+    ...env,
+    E2E_URL: `http://127.0.0.1:${port}`,
+    E2E_SERVER: main,
+    CHROME_PATH: CHROMIUM,
+  };
+  return { server, env: forBrowser };
+}
