@@ -198,7 +198,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
     await expect(page.getByRole('row', { name: /Spring break/ })).toContainText('8–14 Mar');
     await picture(page, 'learner-guide');
-    await page.getByRole('link', { name: 'All sections' }).click();
+    await page.getByRole('navigation', { name: 'Course menu' }).getByRole('link', { name: 'Home' }).click();
     await page.setViewportSize({ width: 360, height: 740 });
     await page.getByRole('button', { name: /in Reading a tide table/ }).click();
     await page.getByRole('link', { name: /Why tides lag the moon/ }).click();

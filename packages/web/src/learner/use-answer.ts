@@ -1,5 +1,5 @@
 /** Loads an answer again whenever its address changes, and says how that went. */
-import { ref, shallowRef, watch } from 'vue';
+import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Ref, ShallowRef } from 'vue';
 import { ask, ProblemError } from '../api/client.ts';
 
@@ -40,5 +40,7 @@ export function useAnswer<T>(address: () => string): {
 
   const reload = (): Promise<void> => load(false);
   watch(address, reload, { immediate: true });
+  // What comes for a page that is left leads nobody anywhere.
+  onScopeDispose(() => (latest += 1));
   return { answer, state, reload, refresh: () => load(state.value !== 'failed') };
 }

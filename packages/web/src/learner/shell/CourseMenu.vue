@@ -155,7 +155,9 @@ function close(): void {
           v-bind="drawn(item).attributes"
         >
           <span class="sign"><AreaSign :item="item" /><span v-if="hasNews(item)" class="dot" /></span>
-          <span class="tab-name">{{ words.ofItem(item) }}</span>
+          <span :class="['tab-name', { single: !words.ofItem(item).includes(' ') }]">{{
+            words.ofItem(item)
+          }}</span>
           <span v-if="hasNews(item)" class="visually-hidden"
             >{{ unread }} {{ t('learner.menu.unread', unread) }}</span
           >
@@ -336,7 +338,7 @@ ul {
   justify-items: center;
   align-content: start;
   min-height: 56px;
-  padding: 6px 3px 5px;
+  padding: 6px 1px 5px;
   border: 0;
   border-top: 3px solid transparent;
   background: none;
@@ -360,10 +362,17 @@ ul {
   overflow: hidden;
   max-width: 100%;
   font-size: 11px;
-  hyphens: auto;
+  letter-spacing: -0.01em;
   overflow-wrap: break-word;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
+}
+
+/* A word of its own is rather cut short than broken in two. */
+.tab-name.single {
+  display: block;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .sign {

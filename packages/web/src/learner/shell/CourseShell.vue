@@ -50,7 +50,7 @@ onBeforeUnmount(() => void holdLocale(null, false));
 
 <template>
   <AppBar class="no-print">
-    <RouterLink v-if="answer !== null" class="course" :to="`/courses/${courseId}/home`">{{
+    <RouterLink v-if="answer !== null" class="course" dir="auto" :to="`/courses/${courseId}/home`">{{
       answer.title
     }}</RouterLink>
     <template #end>
