@@ -41,6 +41,27 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await clean(page, stop);
       }
+      // What opens over the stops, by its place: its words are another's in each language.
+      const dialog = page.getByRole('dialog');
+      const over = [
+        ['menu', '.offer button', 'a page to start from'],
+        ['look', '#field-banner .acts button:nth-child(2)', 'choosing a picture'],
+      ] as const;
+      for (const [stop, opener, what] of over) {
+        await page.goto(`/setup/${course}/${stop}`);
+        await page.locator(opener).click();
+        await expect(dialog).toBeVisible();
+        await clean(page, what, '[role="dialog"]');
+      }
+      await page.goto(`/setup/${course}/messages`);
+      await page.locator('.subject').first().click();
+      await expect(page.locator('.subject').first()).toHaveAttribute('aria-expanded', 'true');
+      await clean(page, 'an announcement');
+      await page.goto(`/setup/${course}/menu`);
+      await page.locator('[data-entry]').nth(1).focus();
+      await page.keyboard.press('F2');
+      await expect(page.locator('.names input').first()).toBeFocused();
+      await clean(page, 'an entry’s names');
       await context.close();
     });
   }

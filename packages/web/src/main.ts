@@ -11,11 +11,13 @@ import 'vuetify/styles/core';
 import './app/styles/base.css';
 import './app/styles/rich-text.css';
 import './app/styles/vuetify-overrides.css';
+import { readFirstAnswers } from './api/first-answers.ts';
 import App from './app/App.vue';
 import { i18n, loadMessages } from './app/i18n.ts';
 import { router } from './app/router.ts';
 import { vuetify } from './app/vuetify.ts';
 
+readFirstAnswers(document);
 await loadMessages(['common']);
 // Fields and menus that Vuetify draws speak the same language, and run the same way.
 watch(i18n.global.locale, (locale) => (vuetify.locale.current.value = locale), { immediate: true });

@@ -4,6 +4,7 @@ import { effectScope, nextTick, ref } from 'vue';
 import { createI18n } from 'vue-i18n';
 import { LOCALES, messages } from './messages.ts';
 import { ask, path, ProblemError, UnreachableError } from '../src/api/client.ts';
+import { readFirstAnswers } from '../src/api/first-answers.ts';
 import { useAnswer } from '../src/learner/use-answer.ts';
 import { courseEntries, courseFields, ITEM_KINDS, nodeFields } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
@@ -29,6 +30,36 @@ const json = (body: unknown, status = 200): Response =>
   });
 const problem = (code: string, status: number): Response =>
   json({ type: 'urn', title: 'T', detail: 'D', status, code }, status);
+
+/** As much of a page as is read of it: one element, which is taken out. */
+function pageWith(text: string): { readonly page: Document; readonly removed: () => number } {
+  let removed = 0;
+  const element = { textContent: text, remove: () => (removed += 1) };
+  const page = { getElementById: (id: string) => (id === 'first-answers' ? element : null) };
+  return { page: page as unknown as Document, removed: () => removed };
+}
+
+describe('answers that come with the page', () => {
+  test('are for the first who asks; then the server is asked', async () => {
+    const { page, removed } = pageWith(JSON.stringify({ '/api/x': { a: 1 }, '/api/y': null }));
+    readFirstAnswers(page);
+    expect(removed()).toBe(1);
+    // What changes something is never answered from what was there before.
+    fetched.mockImplementation(() => Promise.resolve(json({ a: 2 })));
+    expect(await ask('/api/x', { method: 'PUT', body: {} })).toEqual({ a: 2 });
+    expect(fetched).toHaveBeenCalledTimes(1);
+    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(fetched).toHaveBeenCalledTimes(1);
+    expect(await ask('/api/x')).toEqual({ a: 2 });
+    expect(fetched).toHaveBeenCalledTimes(2);
+  });
+
+  test('are none on a page without them', async () => {
+    readFirstAnswers({ getElementById: () => null } as unknown as Document);
+    fetched.mockResolvedValue(json({ a: 3 }));
+    expect(await ask('/api/z')).toEqual({ a: 3 });
+  });
+});
 
 describe('asking', () => {
   test('gives the answer', async () => {

@@ -1,20 +1,20 @@
 /** Answers that came along with the page, each good for the first who asks. */
 
 const KEY = 'first-answers';
+const answers = new Map<string, unknown>();
 
-function read(): Map<string, unknown> {
-  const element = document.getElementById(KEY);
-  if (element === null) return new Map();
+/** Once, before anything is asked for. */
+export function readFirstAnswers(page: Document): void {
+  const element = page.getElementById(KEY);
+  if (element === null) return;
   element.remove();
-  return new Map(Object.entries(JSON.parse(element.textContent) as Record<string, unknown>));
+  for (const [address, answer] of Object.entries(JSON.parse(element.textContent) as Record<string, unknown>))
+    answers.set(address, answer);
 }
 
-let answers: Map<string, unknown> | null = null;
-
 /** @returns undefined where the server has to be asked. */
-export function takeFirstAnswer(path: string): unknown {
-  answers ??= read();
-  const answer = answers.get(path);
-  answers.delete(path);
+export function takeFirstAnswer(address: string): unknown {
+  const answer = answers.get(address);
+  answers.delete(address);
   return answer;
 }
