@@ -110,10 +110,11 @@ describe('a page’s answer', () => {
   };
   const use = (
     address = ref('/api/a'),
-  ): ReturnType<typeof useAnswer<{ n: number }>> & { address: typeof address } => {
-    const used = effectScope().run(() => useAnswer<{ n: number }>(() => address.value));
+  ): ReturnType<typeof useAnswer<{ n: number }>> & { address: typeof address; leave: () => void } => {
+    const scope = effectScope();
+    const used = scope.run(() => useAnswer<{ n: number }>(() => address.value));
     if (used === undefined) throw new Error('no scope');
-    return { ...used, address };
+    return { ...used, address, leave: () => scope.stop() };
   };
 
   test('is loading, then there', async () => {
@@ -155,6 +156,18 @@ describe('a page’s answer', () => {
     answerFirst(json({ n: 1 }));
     await settle();
     expect(answer.value).toEqual({ n: 2 });
+  });
+
+  test('of a page that has been left leads nobody anywhere', async () => {
+    let answerLate: (response: Response) => void = () => undefined;
+    fetched.mockImplementationOnce(() => new Promise((resolve) => (answerLate = resolve)));
+    const { answer, state, leave } = use();
+    leave();
+    // The session has ended meanwhile; there is no `location` here, so that going there would throw.
+    answerLate(problem('not_signed_in', 401));
+    await settle();
+    expect(answer.value).toBeNull();
+    expect(state.value).toBe('loading');
   });
 });
 
