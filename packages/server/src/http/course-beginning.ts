@@ -4,9 +4,11 @@
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { FrameAnswer, PictureView, ReadCourseAnswer } from '@itinerary/contract';
+import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { Request } from 'express';
-import { answerOf } from './register.ts';
+import { pictureView } from '../usecases/face.ts';
+import type { CourseReader } from './authorise.ts';
+import { answerOf, askerOf } from './register.ts';
 import type { Ground } from './register.ts';
 
 /** The pages of the application that show a course's home, as the build names them. */
@@ -42,9 +44,11 @@ const answers = (byAddress: unknown): string =>
   `<script type="application/json" id="first-answers">${JSON.stringify(byAddress).replaceAll('<', '\\u003c')}</script>`;
 
 /** The same addresses as the banner's own, so that the picture is fetched once. */
-function face(courseId: string, { version }: PictureView): string {
+function bannerOf({ loaded: { course } }: CourseReader): string {
+  const picture = pictureView(course.banner);
+  if (picture === null) return '';
   const at = (frame: 'banner' | 'phone', width: number): string =>
-    escaped(`/api/learn/${courseId}/face/${frame}?width=${width}&v=${version}`);
+    escaped(`/api/learn/${course.id}/face/${frame}?width=${width}&v=${picture.version}`);
   return `<picture id="first-face" aria-hidden="true"><source media="(max-width: 620px)" srcset="${at('phone', 480)} 480w, ${at('phone', 960)} 960w" sizes="100vw"><img src="${at('banner', 1600)}" alt="" fetchpriority="high"></picture>`;
 }
 
@@ -76,13 +80,15 @@ export function courseBeginning(
     try {
       const id = String(request.params['course']);
       const isArriving = !request.path.endsWith('/home');
-      const frame = (await answerOf('frame', ground, request, {})) as FrameAnswer;
-      const picture = frame.banner === null ? '' : face(frame.id, frame.banner);
+      // All three are for whoever reads the course, so that who that is has to be found out once.
+      const asker = await askerOf('frame', ground, request);
+      const picture = bannerOf(asker.who as CourseReader);
       // Who arrives may be sent elsewhere, and is not shown what they are not going to see.
       if (!isArriving) yield picture;
-      const me = await answerOf('me', ground, request, {});
+      const frame = await answerOf('frame', ground, request, asker, {});
+      const me = await answerOf('me', ground, request, asker, {});
       const query = isArriving ? { arriving: '1' } : {};
-      const course = (await answerOf('readCourse', ground, request, query)) as ReadCourseAnswer;
+      const course = (await answerOf('readCourse', ground, request, asker, query)) as ReadCourseAnswer;
       if (isArriving && course.arrival.to === 'home') yield picture;
       own = answers({
         '/api/me': me,

@@ -5,13 +5,13 @@ import { parseWith } from '@itinerary/core';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Config } from '../config/config.ts';
-import type { Database } from '../db/orm.ts';
+import type { Database, EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import type { FileStore } from '../files/file-store.ts';
 import type { Notices } from '../live/notices.ts';
 import type { FileToSend } from '../usecases/files.ts';
 import { authorise } from './authorise.ts';
-import type { CourseCaller, CourseReader } from './authorise.ts';
+import type { Caller, CourseCaller, CourseReader } from './authorise.ts';
 import { HANDLERS } from './handlers.ts';
 
 /** `/api/courses/{course}` as Express writes it. */
@@ -27,23 +27,36 @@ export interface Ground {
   readonly notices: Notices;
 }
 
-/** One route's answer: first the right, then the input, then the use case. */
-export async function answerOf(
+/** Somebody who has the right to what they ask for, at the moment at which they ask. */
+interface Asker {
+  readonly em: EntityManager;
+  readonly now: string;
+  readonly who: Caller | CourseCaller | CourseReader;
+}
+
+/** @throws Failure where they have no right to this route. */
+export async function askerOf(
   name: RouteName,
-  { config, database, store, notices }: Ground,
+  { config, database }: Ground,
   request: Request,
-  query: unknown = request.query,
-  response?: Response,
-): Promise<unknown> {
-  const route: Route = ROUTES[name];
+): Promise<Asker> {
   const em = database.em.fork();
   const now = config.clock.now();
-  const who = sessionless(request) ? { person: null } : await authorise(em, route, request, now);
-  if (route.takesFile === true && response !== undefined) endUnread(request, response);
+  const who = sessionless(request) ? { person: null } : await authorise(em, ROUTES[name], request, now);
+  return { em, now, who };
+}
+
+/** One route's answer to somebody who has the right to it: first the input, then the use case. */
+export async function answerOf(
+  name: RouteName,
+  ground: Ground,
+  request: Request,
+  { em, now, who }: Asker,
+  query: unknown,
+): Promise<unknown> {
+  const route: Route = ROUTES[name];
   return HANDLERS[name]({
-    config,
-    database,
-    store,
+    ...ground,
     em,
     now,
     request,
@@ -53,14 +66,15 @@ export async function answerOf(
     who,
     at: who as CourseCaller,
     reader: who as CourseReader,
-    notices,
   });
 }
 
 export function registerRoutes(app: Express, ground: Ground): void {
   for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
     app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
-      const answer = await answerOf(name, ground, request, request.query, response);
+      const asker = await askerOf(name, ground, request);
+      if (route.takesFile === true) endUnread(request, response);
+      const answer = await answerOf(name, ground, request, asker, request.query);
       if (route.media === 'text/event-stream') return;
       response.set('Cache-Control', 'no-store');
       if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
