@@ -2,9 +2,14 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { brotliCompress, gzip } from 'node:zlib';
 import { bin, CLI_DIST, ROOT, SERVER_DIST, WEB_DIST } from './paths.mjs';
 import { command } from './processes.mjs';
 import { say } from './say.mjs';
+
+const brotli = promisify(brotliCompress);
+const gzipped = promisify(gzip);
 
 function* filesBelow(place) {
   if (!existsSync(place)) return;
@@ -42,6 +47,18 @@ async function buildWhenStale(what, places, folder, build) {
 
 const SHARED = ['packages/core/src', 'packages/contract/src'];
 
+/** Pressed once and as far as it goes, rather than again for everybody who asks. */
+async function pressAssets() {
+  const files = [...filesBelow(join(WEB_DIST, 'assets'))].filter((file) => /\.(js|css|svg)$/.test(file));
+  await Promise.all(
+    files.map(async (file) => {
+      const content = readFileSync(file);
+      writeFileSync(`${file}.br`, await brotli(content));
+      writeFileSync(`${file}.gz`, await gzipped(content));
+    }),
+  );
+}
+
 export function buildWeb() {
   const places = [
     ...SHARED,
@@ -50,13 +67,14 @@ export function buildWeb() {
     'packages/web/vite.config.ts',
     'packages/web/public',
   ];
-  return buildWhenStale('the web application', places, WEB_DIST, () =>
-    command(
+  return buildWhenStale('the web application', places, WEB_DIST, async () => {
+    await command(
       bin('vite'),
       ['build', 'packages/web', '--config', 'packages/web/vite.config.ts', '--logLevel', 'warn'],
       { quiet: true },
-    ),
-  );
+    );
+    await pressAssets();
+  });
 }
 
 /** Packages of ours go into the bundle, packages from npm stay outside it. */

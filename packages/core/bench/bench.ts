@@ -188,7 +188,7 @@ const all = [...COMPARISONS, ...(await accessComparisons())];
 const chosen = all.filter(({ name }) => wanted === undefined || name === wanted);
 if (chosen.length === 0) {
   console.error(
-    `There is no comparison "${wanted ?? ''}"; there are: ${all.map(({ name }) => name).join(', ')}`,
+    `There is no comparison "${wanted ?? ''}"; there are: ${all.map(({ name }) => name).join(', ')}, home-lcp-vs-static`,
   );
   process.exitCode = 2;
 }

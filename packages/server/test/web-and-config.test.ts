@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import request from 'supertest';
 import { readConfig, standingClock, systemClock } from '../src/index.ts';
 import { courseIds, signedIn, testServer } from './support/server.ts';
@@ -15,7 +16,7 @@ describe('the web application', () => {
     mkdirSync(join(folder, 'assets'));
     writeFileSync(
       join(folder, 'index.html'),
-      '<!doctype html><head><title>Itinerary</title><script type="module" src="/assets/a-1.js"></script></head><body><div id="app"></div></body>',
+      '<!doctype html><head><title>Itinerary</title><script type="module" src="/assets/a-1.js"></script><link rel="stylesheet" crossorigin href="/assets/a-1.css"></head><body><div id="app"></div></body>',
     );
     mkdirSync(join(folder, '.vite'));
     writeFileSync(
@@ -26,6 +27,7 @@ describe('the web application', () => {
       }),
     );
     writeFileSync(join(folder, 'assets/a-1.js'), 'export {}');
+    writeFileSync(join(folder, 'assets/a-1.js.br'), brotliCompressSync('export {}'));
     writeFileSync(join(folder, 'favicon.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
     server = await testServer({ webFolder: folder });
   });
@@ -43,7 +45,7 @@ describe('the web application', () => {
     },
   );
 
-  test('sends a course’s home with what it asks for first, and its picture before any script', async () => {
+  test('sends a course’s home with what it asks for first, and its picture before any sheet or script', async () => {
     const learner = await signedIn(server, 'learner');
     const id = (await courseIds(server))['EFM-210-SPR27'] as string;
     const { text, headers } = await learner.get(`/courses/${id}/home`).expect(200);
@@ -54,7 +56,9 @@ describe('the web application', () => {
     for (const [address, answer] of Object.entries(first))
       expect(answer).toEqual((await learner.get(address).expect(200)).body);
     const places = [
+      'rel="preload" as="style" crossorigin href="/assets/a-1.css"',
       'id="first-face"',
+      'rel="stylesheet" crossorigin href="/assets/a-1.css"',
       'a-1.js',
       'modulepreload" crossorigin href="/assets/shared-1.js',
       'id="app"',
@@ -77,7 +81,10 @@ describe('the web application', () => {
 
   test('has assets that are kept for a year, and says when there is none', async () => {
     const there = await request(server.address).get('/assets/a-1.js').expect(200);
-    expect(there.headers['cache-control']).toMatch(/max-age=31536000, immutable/);
+    expect(there.headers['cache-control']).toMatch(/max-age=31536000, ?immutable/);
+    expect(there.headers['content-encoding']).toBeUndefined();
+    const pressed = await request(server.address).get('/assets/a-1.js').set('Accept-Encoding', 'br');
+    expect(pressed.headers['content-encoding']).toBe('br');
     const gone = await request(server.address).get('/assets/a-2.js').expect(404);
     expect(gone.body).toMatchObject({ code: 'not_found' });
     await request(server.address).get('/favicon.svg').expect(200);

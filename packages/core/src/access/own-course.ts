@@ -9,6 +9,7 @@ import type { Item } from '../course/items-schema.ts';
 import type { PlannedMoment } from '../course/moment-schema.ts';
 import type { Course, CourseNode, Section } from '../course/schema.ts';
 import { findNode, isHolder, subtree } from '../course/tree.ts';
+import { knownOr } from './last-few.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
 
@@ -28,9 +29,7 @@ export function ownCourse(course: Course, viewer: Viewer, at: number): Course {
   const key = JSON.stringify([held, own]);
   let known = made.get(course);
   if (known === undefined) made.set(course, (known = new Map()));
-  let found = known.get(key);
-  if (found === undefined) known.set(key, (found = withExceptions(asReleased(course, held), own)));
-  return found;
+  return knownOr(known, key, () => withExceptions(asReleased(course, held), own));
 }
 
 /** Ids of what learners go on seeing as it was, at that instant. */

@@ -7,6 +7,7 @@ import { momentsOfRule } from '../course/rules.ts';
 import type { PlannedMoment } from '../course/moment-schema.ts';
 import type { Course, CourseNode } from '../course/schema.ts';
 import { subtree } from '../course/tree.ts';
+import { knownOr } from './last-few.ts';
 import type { Viewer } from './roles.ts';
 
 const DAY_MS = 86_400_000;
@@ -25,10 +26,7 @@ export function planFor(course: Course, viewer: Viewer): CoursePlan {
   const joined = joinedDay(course, viewer);
   let known = plans.get(course);
   if (known === undefined) plans.set(course, (known = new Map()));
-  const key = joined ?? '';
-  let plan = known.get(key);
-  if (plan === undefined) known.set(key, (plan = planCourse(course, { joined })));
-  return plan;
+  return knownOr(known, joined ?? '', () => planCourse(course, { joined }));
 }
 
 function asksForJoining(course: Course): boolean {

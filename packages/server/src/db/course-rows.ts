@@ -13,7 +13,7 @@ export interface LoadedCourse {
   readonly course: Course;
 }
 
-/** Loads a course, or null. With `lock`, nobody else changes it until the transaction ends. */
+/** A course as its rows are, or null, for whoever is going to write them. With `lock`, nobody else changes it until the transaction ends. */
 export async function loadCourse(em: EntityManager, id: string, lock = false): Promise<LoadedCourse | null> {
   const row = await em.findOne(CourseRow, { id }, lock ? { lockMode: LockMode.PESSIMISTIC_WRITE } : {});
   if (row === null) return null;
@@ -21,15 +21,8 @@ export async function loadCourse(em: EntityManager, id: string, lock = false): P
   return { row, nodes, course: toCourse(row, nodes) };
 }
 
-/** Loads several courses whole with two queries. */
-export async function loadCourses(
-  em: EntityManager,
-  rows: readonly CourseRecord[],
-): Promise<readonly Course[]> {
-  const nodes = await em.find(NodeRow, { courseId: { $in: rows.map(({ id }) => id) } });
-  const byCourse = groupBy(nodes, ({ courseId }) => courseId);
-  return rows.map((row) => toCourse(row, byCourse.get(row.id) ?? []));
-}
+export const byCourse = (nodes: readonly NodeRecord[]): ReadonlyMap<string, NodeRecord[]> =>
+  groupBy(nodes, ({ courseId }) => courseId);
 
 function groupBy<T>(values: readonly T[], keyOf: (value: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();

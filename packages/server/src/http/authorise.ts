@@ -3,8 +3,8 @@ import type { Route } from '@itinerary/contract';
 import { hasRight, idSchema, isThere, resolveAccess } from '@itinerary/core';
 import type { Right, Viewer } from '@itinerary/core';
 import type { Request } from 'express';
-import { loadCourse } from '../db/course-rows.ts';
-import type { LoadedCourse } from '../db/course-rows.ts';
+import { keptCourse } from '../db/kept-courses.ts';
+import type { KeptCourse } from '../db/kept-courses.ts';
 import { PersonRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -20,7 +20,7 @@ export interface Caller {
 export interface CourseCaller {
   readonly person: Person;
   readonly viewer: Viewer;
-  readonly loaded: LoadedCourse;
+  readonly loaded: KeptCourse;
 }
 
 /** For routes that read: courses can be open to those who have not signed in. */
@@ -106,10 +106,10 @@ async function courseFor(
   em: EntityManager,
   person: Person | null,
   courseId: string,
-): Promise<LoadedCourse | null> {
+): Promise<KeptCourse | null> {
   // What cannot be an id names nothing, and never reaches the database.
   if (!idSchema.safeParse(courseId).success) return null;
-  const loaded = await loadCourse(em, courseId);
+  const loaded = await keptCourse(em, courseId);
   // A course of another institution does not exist for this person.
   const isForeign = person !== null && loaded?.row.institutionId !== person.institutionId;
   return isForeign ? null : loaded;

@@ -54,10 +54,15 @@ function bannerOf({ loaded: { course } }: CourseReader): string {
 
 /** What asks for scripts, which wait until the picture has been asked for. */
 const SCRIPTS = /\s*<(script type="module"[^>]*><\/script|link rel="modulepreload"[^>]*)>/g;
+/** What keeps everything after it from being painted until it has come. */
+const SHEETS = /\s*<link rel="stylesheet"[^>]*>/g;
+
+const found = (page: string, tags: RegExp): string =>
+  [...page.matchAll(tags)].map(([tag]) => tag.trim()).join('');
 
 /**
- * Reads what the build says of itself, once; then writes the page for one reader, piece by piece: styles and scripts
- * are on their way before the reader's own part is known.
+ * Reads what the build says of itself, once; then writes the page for one reader, piece by piece: style sheets are on
+ * their way before the reader's own part is known, and neither they nor scripts keep the picture from being painted.
  */
 export function courseBeginning(
   folder: string,
@@ -72,10 +77,12 @@ export function courseBeginning(
     file.endsWith('.css')
       ? `<link rel="preload" as="style" crossorigin href="/${file}">`
       : `<link rel="modulepreload" crossorigin href="/${file}">`;
-  const scripts = [...[...page.matchAll(SCRIPTS)].map(([tag]) => tag.trim()), ...ahead.map(link)].join('');
-  const [head = '', body = ''] = page.replaceAll(SCRIPTS, '').split('<body>');
+  const sheets = found(page, SHEETS);
+  const scripts = found(page, SCRIPTS) + ahead.map(link).join('');
+  const [head = '', body = ''] = page.replaceAll(SCRIPTS, '').replaceAll(SHEETS, '').split('<body>');
+  const soon = sheets.replaceAll('rel="stylesheet"', 'rel="preload" as="style"');
   return async function* (ground, request) {
-    yield `${head}<body>`;
+    yield head.replace('</head>', `${soon}</head><body>`);
     let own = '';
     try {
       const id = String(request.params['course']);
@@ -98,6 +105,6 @@ export function courseBeginning(
     } catch {
       // What went wrong is told to who asks for it, by the answer to that.
     }
-    yield own + scripts + body;
+    yield own + sheets + scripts + body;
   };
 }

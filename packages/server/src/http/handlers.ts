@@ -235,7 +235,7 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
       width: Number(query['width']),
       version: query['v'] ?? null,
     };
-    const facts = await factsAround(em, reader);
+    const facts = (): Promise<FaceFacts> => factsAround(em, reader);
     return facePicture(em, store, reader.loaded.course, reader.viewer, framed, facts, now);
   },
   announcements: ({ em, reader, now }) => announcements(em, reader.loaded.course, reader, now),

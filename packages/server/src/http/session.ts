@@ -24,7 +24,8 @@ export function sessions(config: Config, pool: Pool): RequestHandler {
     resave: false,
     saveUninitialized: false,
     rolling: false,
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
+    // A session ends when its cookie does, two weeks after signing in, so there is nothing to write when it is used.
+    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false, disableTouch: true }),
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.secure, maxAge: TWO_WEEKS_MS, path: '/' },
   });
 }

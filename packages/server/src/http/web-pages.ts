@@ -1,17 +1,24 @@
 /** The built web application; every other address is one of its pages. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express from 'express';
 import type { Express, RequestHandler } from 'express';
+import sirv from 'sirv';
+import { nothingHere } from '../usecases/nothing-here.ts';
 import { courseBeginning } from './course-beginning.ts';
 import type { Ground } from './register.ts';
 
+const A_YEAR_S = 365 * 24 * 60 * 60;
+
+/** Files are listed once, at the start; the build has pressed them already. */
 export function serveWeb(app: Express, folder: string, ground: Ground, session: RequestHandler): void {
   app.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    sirv(join(folder, 'assets'), { immutable: true, maxAge: A_YEAR_S, brotli: true, gzip: true }),
+    () => {
+      throw nothingHere();
+    },
   );
-  app.use(express.static(folder, { index: false }));
+  app.use(sirv(folder, { extensions: [] }));
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
   const begin = courseBeginning(folder, page);
   // With the database away the page comes as it is, and says so itself.

@@ -12,7 +12,7 @@ import {
   resolveAccess,
 } from '@itinerary/core';
 import type { Course, CourseFileRef, CoursePicture, FaceFacts, Frame, Viewer } from '@itinerary/core';
-import { loadCourses } from '../db/course-rows.ts';
+import { keptCourses } from '../db/kept-courses.ts';
 import { CourseRow, MemberRow, StoredFileRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -62,7 +62,8 @@ export async function ownPictures(
     person.kind === 'staff'
       ? { institutionId: person.institutionId }
       : { id: { $in: memberships.map((row) => row.courseId) } };
-  const courses = await loadCourses(em, await em.find(CourseRow, where));
+  const kept = await keptCourses(em, await em.find(CourseRow, where));
+  const courses = kept.map(({ course }) => course);
   const viewerOf = await viewersOf(em, person, courses, now);
   const planned = courses
     .filter(({ id }) => mayPlan(viewerOf(id)))
@@ -138,7 +139,7 @@ async function fromCourse(
   now: string,
 ): Promise<TakenPicture> {
   const row = await em.findOne(CourseRow, { id: other, institutionId: person.institutionId });
-  const [theirs] = row === null ? [] : await loadCourses(em, [row]);
+  const theirs = row === null ? undefined : (await keptCourses(em, [row]))[0]?.course;
   const stored = await em.findOne(StoredFileRow, { courseId: other, hash });
   const mayTake = theirs !== undefined && mayPlan((await viewersOf(em, person, [theirs], now))(other));
   // What somebody else's course holds is not there for whoever does not plan it.
@@ -183,12 +184,12 @@ export async function facePicture(
   course: Course,
   viewer: Viewer,
   { frame, id, width, version }: Framed,
-  facts: FaceFacts,
+  facts: () => Promise<FaceFacts>,
   now: string,
 ): Promise<FileToSend> {
   const isKnown = isFrame(frame) && isThere(resolveAccess(course, viewer, now).course);
   if (!isKnown) throw nothingHere();
-  const picture = pictureFor(course, viewer, frame, id, facts, now);
+  const picture = await pictureFor(course, viewer, frame, id, facts, now);
   const path = picture === null ? null : await store.find(picture.file.hash);
   const row =
     picture === null
@@ -210,14 +211,14 @@ function isFrame(name: string): name is Frame {
   return Object.hasOwn(FRAMES, name);
 }
 
-function pictureFor(
+async function pictureFor(
   course: Course,
   viewer: Viewer,
   frame: Frame,
   id: string | null,
-  facts: FaceFacts,
+  facts: () => Promise<FaceFacts>,
   now: string,
-): CoursePicture | null {
+): Promise<CoursePicture | null> {
   switch (frame) {
     case 'banner':
     case 'phone':
@@ -227,10 +228,10 @@ function pictureFor(
     case 'panel': {
       const view = courseView(course, viewer, now);
       if (view === null) return null;
-      const panel = homeView(course, viewer, now, view, facts).panels.find((one) => one.id === id);
+      const panel = homeView(course, viewer, now, view, await facts()).panels.find((one) => one.id === id);
       return panel?.kind === 'picture' ? panel.picture : null;
     }
     case 'card':
-      return contactsOf(course, facts.staff).find((one) => one.id === id)?.picture ?? null;
+      return contactsOf(course, (await facts()).staff).find((one) => one.id === id)?.picture ?? null;
   }
 }

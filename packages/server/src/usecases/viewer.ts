@@ -1,7 +1,7 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { isCompleted, singles, subtree } from '@itinerary/core';
 import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
-import { loadCourses } from '../db/course-rows.ts';
+import { keptCourses } from '../db/kept-courses.ts';
 import {
   CourseRow,
   DeedRow,
@@ -26,20 +26,23 @@ export async function viewersOf(
   if (person === null) return () => PASSER_BY;
   const ids = courses.map(({ id }) => id);
   const where = { courseId: { $in: ids }, personId: person.id };
-  const rows = await em.find(MemberRow, { ...where, leftAt: null });
+  const [rows, groups, exceptions, deeds] = await Promise.all([
+    em.find(MemberRow, { ...where, leftAt: null }),
+    em.find(MemberGroupRow, where),
+    em.find(PersonExceptionRow, where),
+    em.find(DeedRow, where),
+  ]);
   const outside: Viewer = { role: null, institutionStaff: person.kind === 'staff', here: true };
-  // Nobody but a learner has any of it, and most people before most courses are not.
   const learning = rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId);
-  const own = { courseId: { $in: learning }, personId: person.id };
-  const groups = learning.length === 0 ? [] : await em.find(MemberGroupRow, own);
-  const exceptions = learning.length === 0 ? [] : await em.find(PersonExceptionRow, own);
-  const deeds = learning.length === 0 ? [] : await em.find(DeedRow, own);
   const completed = await completedBy(
     em,
     person,
     courses.filter(({ id }) => learning.includes(id)),
     now,
   );
+  // Nobody but a learner has any of it, whatever they had before.
+  const ofLearner = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
+    learning.includes(id) ? all.filter(({ courseId }) => courseId === id) : [];
   const viewers = new Map(
     rows.map(({ courseId, role, joinedAt }): [string, Viewer] => [
       courseId,
@@ -47,12 +50,9 @@ export async function viewersOf(
         ...outside,
         role,
         joinedAt,
-        groups: groups.filter((row) => row.courseId === courseId).map(({ groupId }) => groupId),
-        exceptions: exceptions.filter((row) => row.courseId === courseId).map(exceptionOf),
-        deeds: deedsOf(
-          deeds.filter((row) => row.courseId === courseId),
-          completed,
-        ),
+        groups: ofLearner(groups, courseId).map(({ groupId }) => groupId),
+        exceptions: ofLearner(exceptions, courseId).map(exceptionOf),
+        deeds: deedsOf(ofLearner(deeds, courseId), completed),
       },
     ]),
   );
@@ -114,7 +114,7 @@ async function completedBy(
   const own = { courseId: { $in: rows.map(({ id }) => id) }, personId: person.id };
   const deeds = await em.find(DeedRow, own);
   const groups = await em.find(MemberGroupRow, own);
-  const others = await loadCourses(em, rows);
+  const others = (await keptCourses(em, rows)).map(({ course }) => course);
   const nothing: ReadonlySet<string> = new Set();
   const done = others.filter((other) =>
     isCompleted(

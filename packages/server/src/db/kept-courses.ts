@@ -1,0 +1,77 @@
+/**
+ * Courses as they stand after their latest change, read from their rows and checked once, however many ask. Nothing
+ * but a change alters a course, and each has its number: one look at the number says whether what is kept still holds.
+ * What core has worked out for a course is kept with it.
+ */
+import { IsolationLevel } from '@mikro-orm/core';
+import type { Course } from '@itinerary/core';
+import { byCourse, toCourse } from './course-rows.ts';
+import { CourseRow, NodeRow } from './entities.ts';
+import type { CourseRecord } from './entities.ts';
+import type { EntityManager } from './orm.ts';
+
+/** The course asked for longest ago goes first. */
+const MOST = 200;
+
+export interface KeptCourse {
+  readonly row: Pick<CourseRecord, 'id' | 'institutionId' | 'seq' | 'createdAt'>;
+  readonly course: Course;
+}
+
+/** By the connection, since tests have several databases with the same courses. */
+const kept = new WeakMap<object, Map<string, KeptCourse>>();
+
+function shelfOf(em: EntityManager): Map<string, KeptCourse> {
+  const connection = em.getConnection();
+  let shelf = kept.get(connection);
+  if (shelf === undefined) kept.set(connection, (shelf = new Map()));
+  return shelf;
+}
+
+/** The course, or null where there is none. */
+export async function keptCourse(em: EntityManager, id: string): Promise<KeptCourse | null> {
+  const row = await em.findOne(CourseRow, { id });
+  if (row === null) return null;
+  return (await keptCourses(em, [row]))[0] ?? null;
+}
+
+/** Those of the rows that are still there, in their order: with one question more where not all are kept. */
+export async function keptCourses(
+  em: EntityManager,
+  rows: readonly CourseRecord[],
+): Promise<readonly KeptCourse[]> {
+  const shelf = shelfOf(em);
+  const found = new Map<string, KeptCourse>();
+  const missing: string[] = [];
+  for (const { id, seq, createdAt } of rows) {
+    const there = shelf.get(id);
+    if (there !== undefined && there.row.seq === seq && there.row.createdAt === createdAt)
+      found.set(id, there);
+    else missing.push(id);
+  }
+  if (missing.length > 0) for (const one of await fromRows(em, missing)) found.set(one.row.id, one);
+  for (const [id, one] of found) {
+    shelf.delete(id);
+    shelf.set(id, one);
+  }
+  for (const id of shelf.keys()) {
+    if (shelf.size <= MOST) break;
+    shelf.delete(id);
+  }
+  return rows.flatMap(({ id }) => found.get(id) ?? []);
+}
+
+/** At one moment of the database: a course whose rows a change came between would be none that ever was. */
+function fromRows(em: EntityManager, ids: readonly string[]): Promise<readonly KeptCourse[]> {
+  return em.fork().transactional(
+    async (inner) => {
+      const rows = await inner.find(CourseRow, { id: { $in: [...ids] } });
+      const nodes = byCourse(await inner.find(NodeRow, { courseId: { $in: [...ids] } }));
+      return rows.map((row) => {
+        const { id, institutionId, seq, createdAt } = row;
+        return { row: { id, institutionId, seq, createdAt }, course: toCourse(row, nodes.get(id) ?? []) };
+      });
+    },
+    { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },
+  );
+}
