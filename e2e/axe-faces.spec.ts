@@ -1,7 +1,7 @@
 /** axe-core finds nothing on what learners see first, and where it is set up: in every language, light and dark. */
 import { expect, test } from '@playwright/test';
 import { clean } from './support/axe.ts';
-import { comeInAs, INES, LIVE, liveCourse, NOOR, speak } from './support/people.ts';
+import { comeInAs, INES, LIVE, liveCourse, NOOR, speak, STAFF } from './support/people.ts';
 
 const LANGUAGES = ['en', 'es', 'fr', 'ar'] as const;
 const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'members', 'guide'] as const;
@@ -43,13 +43,25 @@ for (const colorScheme of ['light', 'dark'] as const) {
       }
       // What opens over the stops, by its place: its words are another's in each language.
       const dialog = page.getByRole('dialog');
-      const over = [['menu', '.offer button', 'a page to start from']] as const;
+      const over = [
+        ['menu', '.offer button', 'a page to start from'],
+        ['look', '#field-banner .acts button:nth-child(2)', 'choosing a picture'],
+      ] as const;
       for (const [stop, opener, what] of over) {
         await page.goto(`/setup/${course}/${stop}`);
         await page.locator(opener).first().click();
         await expect(dialog).toBeVisible();
         await clean(page, what, '[role="dialog"]');
       }
+      // The preview at its full size, on a phone and in the other light.
+      await page.goto(`/setup/${course}/look`);
+      await page.locator('.pane header button:nth-last-of-type(2)').click();
+      await page.locator('.frames button:nth-child(2)').click();
+      await page.locator('.frames button:nth-child(3)').click();
+      await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(
+        colorScheme === 'light' ? 2 : 1,
+      );
+      await clean(page, 'the preview', '[role="dialog"]');
       await page.goto(`/setup/${course}/messages`);
       await page.locator('.subject').first().click();
       await expect(page.locator('.subject').first()).toHaveAttribute('aria-expanded', 'true');
@@ -59,6 +71,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.keyboard.press('F2');
       await expect(page.locator('.names input').first()).toBeFocused();
       await clean(page, 'an entry’s names');
+      await context.clearCookies();
+      await page.evaluate(() => localStorage.clear());
+      await comeInAs(page, STAFF);
+      await speak(page, language);
+      await clean(page, 'the desk');
+      await page.locator('header button.button').first().click();
+      await expect(dialog).toBeVisible();
+      await clean(page, 'the institution’s pages', '[role="dialog"]');
       await context.close();
     });
   }

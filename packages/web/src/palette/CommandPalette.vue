@@ -10,6 +10,7 @@ import { changeLocale, LOCALES } from '../app/i18n.ts';
 import { useCommands } from '../stores/commands.ts';
 import type { Command } from '../stores/commands.ts';
 import { useSession } from '../stores/session.ts';
+import { useBehind } from '../ui/behind.ts';
 import { bestMatches } from './matches.ts';
 
 const open = defineModel<boolean>({ required: true });
@@ -85,6 +86,7 @@ async function start(): Promise<void> {
 watch(find, () => (at.value = 0));
 watch(open, (now) => now && void start());
 onMounted(start);
+useBehind(open);
 </script>
 
 <template>

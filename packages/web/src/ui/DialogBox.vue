@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useId } from 'vue';
 import { VDialog } from 'vuetify/components/VDialog';
+import { useBehind } from './behind.ts';
 
 defineProps<{ title: string; width?: number }>();
 const open = defineModel<boolean>({ required: true });
 const headingId = useId();
+useBehind(open);
 </script>
 
 <template>

@@ -18,6 +18,7 @@ import { formatDay, formatTime } from '../../app/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
+import { useBehind } from '../../ui/behind.ts';
 import IconButton from '../../ui/IconButton.vue';
 import { useActs } from '../acts.ts';
 import { ghostsOf } from '../seeing/ghosts.ts';
@@ -33,6 +34,7 @@ const seeing = useSeeing();
 const session = useSession();
 const { marker, isSeeing } = useActs();
 const isFull = ref(false);
+useBehind(isFull);
 const side = ref<'there' | 'missing'>('there');
 /** Undefined: as the workspace is. */
 const dark = ref<boolean | undefined>(undefined);
