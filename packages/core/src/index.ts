@@ -297,7 +297,7 @@ export type { MenuGroupView, MenuItemView, MenuView } from './menu/view.ts';
 export { arrivalAt } from './menu/arrive.ts';
 export type { Arrival, Visits } from './menu/arrive.ts';
 export { reordered, setEntry } from './menu/edits.ts';
-export { compareMenus, takeOver } from './menu/compare.ts';
+export { compareMenus, takeAllOver, takeOver } from './menu/compare.ts';
 export type { Menu, MenuDifference } from './menu/compare.ts';
 export { offeredEntries, placeOf } from './menu/offered.ts';
 export { homeView, panelEntries, resolveHome } from './home/resolve.ts';

@@ -18,6 +18,7 @@ import {
   reordered,
   resolveAccess,
   resolveMenu,
+  takeAllOver,
   takeOver,
 } from '../src/index.ts';
 import type {
@@ -284,6 +285,26 @@ describe('beside a template', () => {
       { numRuns: 300, seed: 55 },
     );
     expect(taken).toBeGreaterThan(500);
+  });
+
+  test('all at once leave none either, with one edit for each entry that becomes another', () => {
+    let several = 0;
+    fc.assert(
+      fc.property(course, menus, menus, (base, own, theirs) => {
+        const of: Course = { ...base, menu: own };
+        let made = 0;
+        const edits = takeAllOver(of, theirs, () => `n${(made += 1)}`);
+        const applied = applyChange(of, { id: 'take', edits: [...edits] });
+        if (!applied.ok) throw new Error(applied.refusal.code);
+        expect(compareMenus(applied.course.menu, theirs)).toEqual([]);
+        const fields = edits.map((edit) => (edit.kind === 'set' ? edit.field : ''));
+        expect(new Set(fields).size).toBe(fields.length);
+        if (compareMenus(own, theirs).length > fields.length) several += 1;
+      }),
+      { numRuns: 300, seed: 56 },
+    );
+    // Entries that differed in more than one way came up.
+    expect(several).toBeGreaterThan(10);
   });
 
   test('nothing of the first menu differs from itself', () =>

@@ -4,7 +4,7 @@ import type { MenuEntry } from '../course/menu-schema.ts';
 import type { Course } from '../course/schema.ts';
 import { sameValue } from '../course/edits.ts';
 import type { FieldValue } from '../course/edits.ts';
-import { setEntry } from './edits.ts';
+import { entryOf, setEntry } from './edits.ts';
 import { placeOf } from './offered.ts';
 import { menuEntries } from './resolve.ts';
 
@@ -129,6 +129,19 @@ export function takeOver(
     case 'order':
       return inTheirOrder(course, theirs);
   }
+}
+
+/** The edits that take all of them over at once: one for each entry that becomes another. */
+export function takeAllOver(course: Course, theirs: Menu, newId: () => string): readonly Edit[] {
+  let { menu } = course;
+  // Each is computed on what the one before it has left, since one entry can differ in several ways.
+  for (let [next] = compareMenus(menu, theirs); next !== undefined; [next] = compareMenus(menu, theirs)) {
+    const edits = takeOver({ ...course, menu }, theirs, next, newId);
+    menu = { ...menu, ...Object.fromEntries(edits.map((edit) => entryOf(edit))) };
+  }
+  return Object.entries(menu).flatMap(([id, entry]) =>
+    entry === course.menu[id] ? [] : [setEntry(course, id, entry)],
+  );
 }
 
 /** After the nearest one before it, in the template, that the course has too. */

@@ -14,6 +14,12 @@ export function setEntry(course: Course, id: string, entry: MenuEntry | null): E
   };
 }
 
+/** What such an edit sets, under its id. */
+export function entryOf(edit: Edit): readonly [string, MenuEntry] {
+  const { field, value } = edit as Extract<Edit, { kind: 'set' }>;
+  return [field.slice('menu.'.length), value as MenuEntry];
+}
+
 /** Below this two places cannot be told apart for long: the list is numbered anew. */
 const LEAST_GAP = 1e-6;
 

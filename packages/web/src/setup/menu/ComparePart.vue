@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The menu beside one that the institution proposes: every difference, each to be taken over or left. */
 import type { MenuTemplatesAnswer } from '@itinerary/contract';
-import { compareMenus, takeOver } from '@itinerary/core';
+import { compareMenus, takeAllOver, takeOver } from '@itinerary/core';
 import type { MenuDifference } from '@itinerary/core';
 import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -48,14 +48,16 @@ function sentence(difference: MenuDifference): string {
       return t('setup.menu.compare.shown', { name: words(difference.own) });
   }
 }
-function take(all: readonly MenuDifference[]): void {
+/** One of them, or all; either way a single step to undo. */
+function take(difference: MenuDifference | null): void {
   const { course } = plan;
   if (course === null || template.value === null) return;
-  for (const difference of all) {
-    // Each is computed on what the one before it has left.
-    plan.change(takeOver(plan.course!, template.value.menu, difference, newId));
-  }
-  said.value = t('setup.menu.compare.taken', all.length);
+  const { menu } = template.value;
+  const count = difference === null ? differences.value.length : 1;
+  plan.change(
+    difference === null ? takeAllOver(course, menu, newId) : takeOver(course, menu, difference, newId),
+  );
+  said.value = t('setup.menu.compare.taken', count);
 }
 async function keepAsTemplate(): Promise<void> {
   const { course } = plan;
@@ -94,7 +96,7 @@ async function keepAsTemplate(): Promise<void> {
       <ul v-if="differences.length > 0">
         <li v-for="difference in differences" :key="`${difference.kind} ${difference.key}`">
           <span>{{ sentence(difference) }}</span>
-          <button class="button small" type="button" :disabled="readonly" @click="take([difference])">
+          <button class="button small" type="button" :disabled="readonly" @click="take(difference)">
             {{ t('setup.menu.compare.take') }}
           </button>
         </li>
@@ -104,7 +106,7 @@ async function keepAsTemplate(): Promise<void> {
         class="button"
         type="button"
         :disabled="readonly"
-        @click="take(differences)"
+        @click="take(null)"
       >
         {{ t('setup.menu.compare.takeAll') }}
       </button>
