@@ -2,13 +2,13 @@
  * `applyChange`: the one function that changes a course, in the browser, on the server and in tools.
  * docs/semantics.md, Changes.
  */
-import { MAX_FOLDER_DEPTH, MAX_ITEMS_PER_PARENT } from './items-schema.ts';
+import { MAX_FOLDER_DEPTH, MAX_ITEMS_PER_PARENT, TOMBSTONES_FACTOR } from './items-schema.ts';
 import type { Item } from './items-schema.ts';
 import { MAX_SECTIONS } from './schema.ts';
 import type { Course, CourseNode, Section } from './schema.ts';
 import { sameValue } from './edits.ts';
 import type { Applied, Change, Edit, InsertEdit, MoveEdit, Refusal, RemoveEdit, SetEdit } from './edits.ts';
-import { fieldSchema, readField, writeField } from './fields.ts';
+import { fieldSchema, readField, roomOf, writeField } from './fields.ts';
 import { findNode, folderDepth, isHolder, isOutOfSight, subtree, withItems } from './tree.ts';
 import type { Holder, Place } from './tree.ts';
 
@@ -76,12 +76,19 @@ function applySet(course: Course, edit: SetEdit, undoing: boolean): Step {
     return refuse({ code: 'changed_since', target, field, now: before, wanted: value });
   }
   if (sameValue(before, value)) return { ok: true, course, inverse: null };
+  const room = place === null && before === null && value !== null ? roomOf(field) : null;
+  if (room !== null && entriesIn(course, room.table) >= room.most) {
+    return refuse({ code: 'too_many', target, most: room.most });
+  }
   const next =
     place === null
       ? writeField(course, field, value)
       : replaceNode(course, writeField(place.node, field, value), place);
   return { ok: true, course: next, inverse: { kind: 'set', target, field, value: before, was: value } };
 }
+
+const entriesIn = (course: Course, table: string): number =>
+  Object.keys(readField(course, table) as object).length;
 
 function applyInsert(course: Course, edit: InsertEdit): Step {
   const target = edit.node.id;
@@ -114,7 +121,7 @@ function insertNew(course: Course, edit: InsertEdit): Step {
   );
   if (taken !== undefined) return refuse({ code: 'id_taken', target: taken });
   const most = mostBeside(edit.node);
-  if (living(course, edit.parent) >= most) return refuse({ code: 'too_many', target, most });
+  if (isFull(course, edit.parent, most)) return refuse({ code: 'too_many', target, most });
   const seat = seatAfter(course, edit.parent, edit.after);
   if (seat === null) return refuse({ code: 'unknown_neighbour', target, after: edit.after ?? '' });
   return {
@@ -136,7 +143,7 @@ function applyMove(course: Course, edit: MoveEdit): Step {
   const unmoved = edit.parent === place.parent && (edit.after === target || edit.after === before);
   if (unmoved) return { ok: true, course, inverse: null };
   const most = mostBeside(place.node);
-  if (edit.parent !== place.parent && living(course, edit.parent) >= most) {
+  if (edit.parent !== place.parent && isFull(course, edit.parent, most)) {
     return refuse({ code: 'too_many', target, most });
   }
   const without = detach(course, place);
@@ -192,8 +199,11 @@ function siblings(course: Course, parent: string): readonly CourseNode[] {
   return node !== undefined && isHolder(node) ? node.items : [];
 }
 
-const living = (course: Course, parent: string): number =>
-  siblings(course, parent).filter(({ removed }) => !removed).length;
+/** Of what stands there so many; of what has been removed there as well, more. */
+function isFull(course: Course, parent: string, most: number): boolean {
+  const all = siblings(course, parent);
+  return all.length >= most * TOMBSTONES_FACTOR || all.filter(({ removed }) => !removed).length >= most;
+}
 
 /**
  * The index at which a node that comes after `after` is put, or null when there is no such neighbour.

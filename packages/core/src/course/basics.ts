@@ -122,3 +122,21 @@ function valueAt(data: unknown, path: readonly PropertyKey[]): unknown {
   }
   return here;
 }
+
+const mostByTable = z.registry<{ most: number }>();
+
+/** A table of entries, each under its id; `mostOf` tells how many there can be. */
+export function tableSchema<T>(
+  entry: z.ZodType<T>,
+  most: number,
+  first: Record<string, T> = {},
+): z.ZodDefault<z.ZodType<Record<string, T>>> {
+  const table: z.ZodType<Record<string, T>> = z
+    .record(idSchema, entry)
+    .refine((all) => Object.keys(all).length <= most, `at most ${most}`);
+  return table.register(mostByTable, { most }).default(first as never);
+}
+
+export function mostOf(table: ReturnType<typeof tableSchema>): number {
+  return (mostByTable.get(table.unwrap()) as { most: number }).most;
+}

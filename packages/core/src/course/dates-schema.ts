@@ -6,6 +6,7 @@ import {
   minutesSchema,
   placeSchema,
   storableSchema,
+  tableSchema,
   timeSchema,
   weekdaySchema,
   weekdaysSchema,
@@ -97,12 +98,6 @@ export const eventSchema = z.strictObject({
 });
 export type CourseEvent = z.infer<typeof eventSchema>;
 
-function atMost<T>(schema: z.ZodType<T>, most: number): z.ZodType<Record<string, T>> {
-  return z
-    .record(idSchema, schema)
-    .refine((entries) => Object.keys(entries).length <= most, `at most ${most}`);
-}
-
 /** The usual hand-in time: on this weekday of the section, or on its last day. */
 export const handInSchema = z.strictObject({ time: timeSchema, weekday: weekdaySchema.nullable() });
 export type HandIn = z.infer<typeof handInSchema>;
@@ -123,15 +118,15 @@ export const datesSchema = z.strictObject({
   /** The weekday on which a teaching week begins. */
   weekStart: weekdaySchema,
   teachingDays: weekdaysSchema.default([1, 2, 3, 4, 5]),
-  pauses: atMost(pauseSchema, MAX_PAUSES).default({}),
+  pauses: tableSchema(pauseSchema, MAX_PAUSES),
   /** From joining: whether the pauses stop each learner's own clock. */
   pausesForJoiners: z.boolean().default(false),
   handIn: handInSchema.default({ time: '23:59', weekday: null }),
   /** Meeting by meeting: how many meetings of the patterns, cancelled ones not counted. */
   meetings: z.int().min(1).max(MAX_MEETINGS).default(15),
-  patterns: atMost(patternSchema, MAX_PATTERNS).default({}),
+  patterns: tableSchema(patternSchema, MAX_PATTERNS),
   /** By `meetingKey` of pattern and original day; an added meeting by an id of its own. */
-  changes: atMost(meetingChangeSchema, MAX_MEETING_CHANGES).default({}),
+  changes: tableSchema(meetingChangeSchema, MAX_MEETING_CHANGES),
   /** Around one item: the item. */
   around: idSchema.nullable().default(null),
   event: eventSchema.nullable().default(null),

@@ -4,7 +4,7 @@
  * that two people who add two pauses never meet.
  */
 import { z } from 'zod';
-import { idSchema } from './basics.ts';
+import { idSchema, mostOf } from './basics.ts';
 import { meetingChangeSchema, patternSchema, pauseSchema } from './dates-schema.ts';
 import {
   assignmentSchema,
@@ -128,6 +128,16 @@ export function courseEntries(): readonly string[] {
 
 export function nodeFields(kind: CourseNode['kind']): readonly string[] {
   return Object.keys(BY_KIND[kind]);
+}
+
+/** The table that a field is an entry of, with room for how many; null for a plain field. */
+export function roomOf(field: string): { readonly table: string; readonly most: number } | null {
+  const table = entryTable(field);
+  if (table === null) return null;
+  const schema = table.startsWith('dates.')
+    ? dates[table.slice('dates.'.length) as 'pauses']
+    : course[table as 'menu'];
+  return { table, most: mostOf(schema) };
 }
 
 /** The table that a field is an entry of, or null for a plain field. */

@@ -13,6 +13,7 @@ import {
   parseWith,
   storableSchema,
   summarySchema,
+  tableSchema,
   tagSchema,
   textHashSchema,
   titleSchema,
@@ -95,9 +96,6 @@ export const heldBackSchema = z.strictObject({
 });
 export type HeldBack = z.infer<typeof heldBackSchema>;
 
-const entries = <T>(schema: z.ZodType<T>, most: number): z.ZodType<Record<string, T>> =>
-  z.record(idSchema, schema).refine((all) => Object.keys(all).length <= most, `at most ${most}`);
-
 /** What learners can do afterwards. `at` orders the list. */
 export const outcomeSchema = z.strictObject({
   text: storableSchema.trim().min(1).max(300),
@@ -139,15 +137,15 @@ export const courseSchema = z.strictObject({
   /** On the public page: who the course is made for, and what to bring along. */
   madeFor: summarySchema.nullable().default(null),
   bringAlong: summarySchema.nullable().default(null),
-  groups: entries(groupSchema, MAX_GROUPS).default({}),
+  groups: tableSchema(groupSchema, MAX_GROUPS),
   /** What items have that have no mode of their own. */
   groupWork: groupWorkSchema.default('none'),
   /** Who may change the words of pages that do not say so themselves. */
   changedBy: changedBySchema.default('staff'),
   names: namesSchema.default('everybody'),
-  exceptions: entries(exceptionSchema, MAX_EXCEPTIONS).default({}),
+  exceptions: tableSchema(exceptionSchema, MAX_EXCEPTIONS),
   /** By the id of what is held. */
-  heldBack: entries(heldBackSchema, MAX_HELD).default({}),
+  heldBack: tableSchema(heldBackSchema, MAX_HELD),
   /** What learners get of it before its first day and after its last; staff get all of it, always. */
   window: z
     .strictObject({ before: outsideSchema, after: outsideSchema })
@@ -160,21 +158,18 @@ export const courseSchema = z.strictObject({
   largestUpload: z.int().min(1).max(2000).nullable().default(null),
   /** Around one item: what is read before it. */
   introduction: textHashSchema.nullable().default(null),
-  outcomes: z
-    .record(idSchema, outcomeSchema)
-    .refine((all) => Object.keys(all).length <= MAX_OUTCOMES, `at most ${MAX_OUTCOMES}`)
-    .default({}),
-  menu: entries(menuEntrySchema, MAX_MENU).default(FIRST_MENU),
+  outcomes: tableSchema(outcomeSchema, MAX_OUTCOMES),
+  menu: tableSchema(menuEntrySchema, MAX_MENU, FIRST_MENU),
   /** Areas that are switched off: no menu and no address leads there. Area: `off`. */
-  areas: entries(z.literal('off'), AREAS.length).default({}),
+  areas: tableSchema(z.literal('off'), AREAS.length),
   menuPlace: z.enum(['top', 'side']).default('top'),
   arrive: arriveSchema.default({ at: 'home' }),
   /** Where somebody arrives who comes for the first time; null: where everybody does. */
   firstArrive: arriveSchema.nullable().default(null),
-  panels: entries(panelSchema, MAX_PANELS).default(FIRST_PANELS),
+  panels: tableSchema(panelSchema, MAX_PANELS, FIRST_PANELS),
   homeColumns: z.union([z.literal(1), z.literal(2)]).default(2),
-  announcements: entries(announcementSchema, MAX_ANNOUNCEMENTS).default({}),
-  contacts: entries(contactSchema, MAX_CONTACTS).default({}),
+  announcements: tableSchema(announcementSchema, MAX_ANNOUNCEMENTS),
+  contacts: tableSchema(contactSchema, MAX_CONTACTS),
   look: lookSchema.default(lookSchema.parse({})),
   /** Null: one is computed from the title and the colour. */
   banner: coursePictureSchema.nullable().default(null),
@@ -185,7 +180,7 @@ export const courseSchema = z.strictObject({
   /** True: whatever a reader has chosen. */
   languageHeld: z.boolean().default(false),
   /** By role: what the course calls it. */
-  roleNames: entries(roleNameSchema, 3).default({}),
+  roleNames: tableSchema(roleNameSchema, 3),
   sections: z.array(sectionSchema).max(MAX_SECTIONS * TOMBSTONES_FACTOR),
 });
 
