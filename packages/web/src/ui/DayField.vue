@@ -90,7 +90,7 @@ defineExpose({ reset: () => (typed.value = props.day ?? '') });
   justify-items: start;
 }
 
-.day-field > :first-child {
+.figures-field {
   width: 100%;
 }
 </style>

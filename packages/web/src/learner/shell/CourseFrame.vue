@@ -93,6 +93,9 @@ const emit = defineEmits<{ go: [item: MenuItemView] }>();
     position: sticky;
     top: var(--bar-height);
     z-index: 10;
+    /* A menu of more lines than that scrolls by itself, so that there is always a page to read below it. */
+    max-height: 40vh;
+    overflow-y: auto;
   }
 
   .told .columns.top .course-menu {

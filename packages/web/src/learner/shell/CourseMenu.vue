@@ -245,7 +245,13 @@ ul {
 
 .top .wide .group {
   display: flex;
-  align-items: center;
+  align-items: flex-start;
+}
+
+/* On the first line of its entries, however many there are. */
+.top .wide .group-name {
+  line-height: 44px;
+  white-space: nowrap;
 }
 
 .top .wide ul {

@@ -159,7 +159,8 @@ function takeOffer(offer: { name: string; first: string; last: string }): void {
   align-items: center;
 }
 
-.list li > :first-child {
+.list .pause,
+.list form {
   flex: 1;
 }
 
