@@ -9,6 +9,8 @@ const STOPS = ['menu', 'look', 'messages'] as const;
 
 test.use({ trace: 'off' });
 test.setTimeout(240_000);
+// Eight that share nothing, and take long: beside one another.
+test.describe.configure({ mode: 'parallel' });
 
 for (const colorScheme of ['light', 'dark'] as const) {
   for (const language of LANGUAGES) {

@@ -131,9 +131,9 @@ function sendFile(response: Response, { path, name, type, inline, keep = false }
     'Cache-Control': keep ? 'private, max-age=31536000, immutable' : 'private, no-cache',
   });
   return new Promise((resolve, reject) => {
-    response.sendFile(path, { cacheControl: false, dotfiles: 'allow' }, (error?: Error) => {
-      // Somebody who stops a download half way has done nothing wrong.
-      if (error === undefined || response.headersSent) resolve();
+    response.sendFile(path, { cacheControl: false, dotfiles: 'allow' }, (error?: NodeJS.ErrnoException) => {
+      // Somebody who stops a download, or leaves before it has begun, has done nothing wrong.
+      if (error === undefined || response.headersSent || error.code === 'ECONNABORTED') resolve();
       else reject(error);
     });
   });

@@ -4,21 +4,18 @@ import { IconTrash, IconUpload } from '@tabler/icons-vue';
 import type { HolidaysAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path, ProblemError } from '../api/client.ts';
+import { ask, path } from '../api/client.ts';
 import { formatDays } from '../app/dates.ts';
-import { useProblemSentence } from '../app/problems.ts';
 import { useSession } from '../stores/session.ts';
-import DialogBox from '../ui/DialogBox.vue';
 import IconButton from '../ui/IconButton.vue';
+import KeepingDialog from './KeepingDialog.vue';
+import { useKeeping } from './use-keeping.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
-const sentence = useProblemSentence();
 const session = useSession();
 const picker = ref<HTMLInputElement | null>(null);
-const failure = ref<string | null>(null);
-const said = ref('');
-const isBusy = ref(false);
+const { failure, said, isBusy, attempt } = useKeeping();
 const holidays = computed(() => session.me?.institution.holidays ?? []);
 
 /** As large as the server takes. */
@@ -28,25 +25,11 @@ async function change(
   work: () => Promise<HolidaysAnswer>,
   done: (answer: HolidaysAnswer) => string,
 ): Promise<void> {
-  isBusy.value = true;
-  failure.value = null;
-  try {
+  await attempt(async () => {
     const answer = await work();
     session.keepHolidays(answer.holidays);
-    said.value = done(answer);
-  } catch (error) {
-    const wrong = error instanceof ProblemError ? error.problem.errors?.[0] : undefined;
-    failure.value =
-      wrong === undefined
-        ? sentence(error)
-        : t('desk.holidays.wrong', {
-            place: wrong.path,
-            value: String(wrong.value),
-            expected: wrong.expected,
-          });
-  } finally {
-    isBusy.value = false;
-  }
+    return done(answer);
+  });
 }
 
 async function read(event: Event): Promise<void> {
@@ -74,10 +57,14 @@ async function remove(id: string, name: string): Promise<void> {
 </script>
 
 <template>
-  <DialogBox v-model="isOpen" :title="t('desk.holidays.title')" :width="620">
-    <p>{{ t('desk.holidays.text') }}</p>
-    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <p class="visually-hidden" role="status">{{ said }}</p>
+  <KeepingDialog
+    v-model="isOpen"
+    :title="t('desk.holidays.title')"
+    :text="t('desk.holidays.text')"
+    :width="620"
+    :failure="failure"
+    :said="said"
+  >
     <ul v-if="holidays.length > 0">
       <li v-for="one in holidays" :key="one.id">
         <span>{{ one.name }}</span>
@@ -107,33 +94,12 @@ async function remove(id: string, name: string): Promise<void> {
       </button>
       <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
     </template>
-  </DialogBox>
+  </KeepingDialog>
 </template>
 
 <style scoped>
-ul {
-  max-height: 46vh;
-  margin: 12px 0 0;
-  padding: 0;
-  overflow: auto;
-  border-top: 3px solid var(--route);
-  list-style: none;
-}
-
 li {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto 34px;
   gap: 8px;
-  align-items: center;
-  padding: 2px 6px;
-  border-bottom: 1px solid var(--rule);
-}
-
-.failure {
-  margin-top: 10px;
-  padding: 8px 12px;
-  border-inline-start: 4px solid var(--blocker);
-  background: var(--blocker-pale);
-  overflow-wrap: anywhere;
 }
 </style>

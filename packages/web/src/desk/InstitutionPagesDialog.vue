@@ -5,24 +5,21 @@ import type { InstitutionPagesAnswer } from '@itinerary/contract';
 import type { Area, InstitutionPage, Language } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path, ProblemError } from '../api/client.ts';
+import { ask, path } from '../api/client.ts';
 import { LOCALES } from '../app/i18n.ts';
 import { ownWords } from '../app/own-words.ts';
-import { useProblemSentence } from '../app/problems.ts';
 import { AREA_PATHS } from '../learner/shell/menu-words.ts';
 import { newId } from '../stores/new-id.ts';
 import { useSession } from '../stores/session.ts';
-import DialogBox from '../ui/DialogBox.vue';
 import IconButton from '../ui/IconButton.vue';
 import SelectField from '../ui/SelectField.vue';
+import KeepingDialog from './KeepingDialog.vue';
+import { useKeeping } from './use-keeping.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
-const sentence = useProblemSentence();
 const session = useSession();
-const failure = ref<string | null>(null);
-const said = ref('');
-const isBusy = ref(false);
+const { failure, said, isBusy, attempt } = useKeeping();
 const pages = computed(() => session.me?.institution.pages ?? []);
 const nameOf = ({ names, address }: InstitutionPage): string => ownWords(names, locale.value) ?? address;
 
@@ -48,27 +45,11 @@ function open(page: InstitutionPage | null): void {
   };
 }
 
-async function attempt(work: () => Promise<InstitutionPagesAnswer>, done: string): Promise<boolean> {
-  isBusy.value = true;
-  failure.value = null;
-  try {
-    session.keepPages((await work()).pages);
-    said.value = done;
-    return true;
-  } catch (error) {
-    const wrong = error instanceof ProblemError ? error.problem.errors?.[0] : undefined;
-    failure.value =
-      wrong === undefined
-        ? sentence(error)
-        : t('desk.holidays.wrong', {
-            place: wrong.path,
-            value: String(wrong.value),
-            expected: wrong.expected,
-          });
-    return false;
-  } finally {
-    isBusy.value = false;
-  }
+function keep(answer: Promise<InstitutionPagesAnswer>, done: string): Promise<boolean> {
+  return attempt(async () => {
+    session.keepPages((await answer).pages);
+    return done;
+  });
 }
 
 async function save(): Promise<void> {
@@ -82,15 +63,15 @@ async function save(): Promise<void> {
     beside: now.use === 'help' && now.beside !== '' ? now.beside : null,
   };
   const address = path`/api/institution/pages/${now.id}`;
-  const kept = await attempt(
-    () => ask<InstitutionPagesAnswer>(address, { method: 'PUT', body }),
+  const kept = await keep(
+    ask<InstitutionPagesAnswer>(address, { method: 'PUT', body }),
     t('desk.pages.kept'),
   );
   if (kept) draft.value = null;
 }
 async function remove(page: InstitutionPage): Promise<void> {
-  await attempt(
-    () => ask<InstitutionPagesAnswer>(path`/api/institution/pages/${page.id}`, { method: 'DELETE' }),
+  await keep(
+    ask<InstitutionPagesAnswer>(path`/api/institution/pages/${page.id}`, { method: 'DELETE' }),
     t('desk.pages.removed', { name: nameOf(page) }),
   );
 }
@@ -101,10 +82,14 @@ const besides = computed(() => [
 </script>
 
 <template>
-  <DialogBox v-model="isOpen" :title="t('desk.pages.title')" :width="680">
-    <p>{{ t('desk.pages.text') }}</p>
-    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <p class="visually-hidden" role="status">{{ said }}</p>
+  <KeepingDialog
+    v-model="isOpen"
+    :title="t('desk.pages.title')"
+    :text="t('desk.pages.text')"
+    :width="680"
+    :failure="failure"
+    :said="said"
+  >
     <ul v-if="draft === null">
       <li v-for="page in pages" :key="page.id">
         <span>
@@ -176,24 +161,13 @@ const besides = computed(() => [
         <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
       </template>
     </template>
-  </DialogBox>
+  </KeepingDialog>
 </template>
 
 <style scoped>
-ul {
-  margin: 12px 0 0;
-  padding: 0;
-  border-top: 3px solid var(--route);
-  list-style: none;
-}
-
 li {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 34px 34px;
   gap: 4px;
-  align-items: center;
-  padding: 4px 6px;
-  border-bottom: 1px solid var(--rule);
 }
 
 .form {
@@ -221,13 +195,5 @@ input {
   background: var(--card);
   color: var(--ink);
   font-size: 14.5px;
-}
-
-.failure {
-  margin-top: 10px;
-  padding: 8px 12px;
-  border-inline-start: 4px solid var(--blocker);
-  background: var(--blocker-pale);
-  overflow-wrap: anywhere;
 }
 </style>

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 /** One entry of the menu: what it is called, whether learners get it and why not, and what can be done with it. */
 import {
-  IconArrowDown,
-  IconArrowUp,
   IconEye,
   IconEyeOff,
   IconGripVertical,
@@ -23,6 +21,7 @@ import IconButton from '../../ui/IconButton.vue';
 import DraftField from '../DraftField.vue';
 import { useRowDrag } from '../outline/row-drag.ts';
 import { useEntryWords } from './entry-words.ts';
+import MoveButtons from './MoveButtons.vue';
 
 const props = defineProps<{ answer: MenuAnswer; readonly: boolean; isFirst: boolean; isLast: boolean }>();
 const emit = defineEmits<{
@@ -139,20 +138,7 @@ defineExpose({ focus: () => row.value?.focus() });
     </span>
     <span v-if="entry.staffOnly" class="mark">{{ t('setup.menu.staffOnly') }}</span>
     <span v-if="!readonly" class="acts">
-      <IconButton
-        :icon="IconArrowUp"
-        :label="t('setup.menu.up', { name })"
-        :size="16"
-        :disabled="isFirst"
-        @click="emit('move', -1)"
-      />
-      <IconButton
-        :icon="IconArrowDown"
-        :label="t('setup.menu.down', { name })"
-        :size="16"
-        :disabled="isLast"
-        @click="emit('move', 1)"
-      />
+      <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
       <IconButton
         v-if="!isDivider"
         :icon="IconPencil"
@@ -202,6 +188,8 @@ defineExpose({ focus: () => row.value?.focus() });
   </li>
 </template>
 
+<style scoped src="./row.css"></style>
+
 <style scoped>
 .row {
   position: relative;
@@ -211,13 +199,10 @@ defineExpose({ focus: () => row.value?.focus() });
   align-items: center;
   min-height: 40px;
   padding: 2px 8px 2px 4px;
-  border-bottom: 1px solid var(--rule);
-  background: var(--card);
 }
 
 .row:focus-visible {
   z-index: 1;
-  outline-offset: -2px;
 }
 
 .head {
@@ -231,19 +216,14 @@ defineExpose({ focus: () => row.value?.focus() });
 }
 
 .grip {
-  display: grid;
-  place-items: center;
   min-height: 28px;
-  color: var(--ink-soft);
-  cursor: grab;
 }
 
 .sign {
   color: var(--bottle);
 }
 
-.unseen .sign,
-.unseen .name {
+.unseen .sign {
   color: var(--ink-soft);
 }
 
@@ -253,13 +233,6 @@ defineExpose({ focus: () => row.value?.focus() });
   gap: 0 10px;
   align-items: baseline;
   overflow-wrap: anywhere;
-}
-
-.reason {
-  color: var(--later);
-  font-family: var(--font-text);
-  font-size: 12.5px;
-  font-weight: 450;
 }
 
 .rule {
@@ -276,7 +249,6 @@ defineExpose({ focus: () => row.value?.focus() });
 }
 
 .acts {
-  display: flex;
   grid-column: -2;
 }
 
@@ -287,18 +259,6 @@ defineExpose({ focus: () => row.value?.focus() });
   gap: 8px;
   align-items: center;
   padding: 8px 6px 10px 26px;
-}
-
-.dragging {
-  opacity: 0.5;
-}
-
-.to-top {
-  box-shadow: inset 0 3px 0 var(--bottle);
-}
-
-.to-bottom {
-  box-shadow: inset 0 -3px 0 var(--bottle);
 }
 
 @media (max-width: 720px) {

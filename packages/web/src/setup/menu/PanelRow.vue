@@ -1,14 +1,6 @@
 <script setup lang="ts">
 /** One panel of the home page: what it is, whether learners get it, and what can be chosen about it. */
-import {
-  IconArrowDown,
-  IconArrowsLeftRight,
-  IconArrowUp,
-  IconEye,
-  IconEyeOff,
-  IconGripVertical,
-  IconTrash,
-} from '@tabler/icons-vue';
+import { IconArrowsLeftRight, IconEye, IconEyeOff, IconGripVertical, IconTrash } from '@tabler/icons-vue';
 import { isOnlyOnce, MAX_NEXT_DAYS, MOST_ANNOUNCEMENTS_SHOWN } from '@itinerary/core';
 import type { CoursePicture, Panel, PanelAnswer } from '@itinerary/core';
 import { computed, ref } from 'vue';
@@ -18,6 +10,7 @@ import NumberField from '../NumberField.vue';
 import { useRowDrag } from '../outline/row-drag.ts';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import EntryText from '../text/EntryText.vue';
+import MoveButtons from './MoveButtons.vue';
 
 const props = defineProps<{
   answer: PanelAnswer;
@@ -89,20 +82,7 @@ function setDays(days: number | null): void {
         {{ name }} <span v-if="reason" class="reason">{{ reason }}</span>
       </span>
       <span v-if="!readonly" class="acts">
-        <IconButton
-          :icon="IconArrowUp"
-          :label="t('setup.menu.up', { name })"
-          :size="16"
-          :disabled="isFirst"
-          @click="emit('move', -1)"
-        />
-        <IconButton
-          :icon="IconArrowDown"
-          :label="t('setup.menu.down', { name })"
-          :size="16"
-          :disabled="isLast"
-          @click="emit('move', 1)"
-        />
+        <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
         <IconButton
           v-if="hasOther"
           :icon="IconArrowsLeftRight"
@@ -164,17 +144,13 @@ function setDays(days: number | null): void {
   </li>
 </template>
 
+<style scoped src="./row.css"></style>
+
 <style scoped>
 .row {
   display: grid;
   gap: 8px;
   padding: 3px 8px 3px 4px;
-  border-bottom: 1px solid var(--rule);
-  background: var(--card);
-}
-
-.row:focus-visible {
-  outline-offset: -2px;
 }
 
 .line {
@@ -185,44 +161,17 @@ function setDays(days: number | null): void {
   min-height: 36px;
 }
 
-.grip {
-  color: var(--ink-soft);
-  cursor: grab;
-}
-
 .name {
   flex: 1;
   min-width: 0;
 }
 
-.unseen .name {
-  color: var(--ink-soft);
-}
-
 .reason {
   display: block;
-  color: var(--later);
-  font-size: 12.5px;
-}
-
-.acts {
-  display: flex;
 }
 
 .number {
   max-width: 240px;
   margin: 0 0 8px 24px;
-}
-
-.dragging {
-  opacity: 0.5;
-}
-
-.to-top {
-  box-shadow: inset 0 3px 0 var(--bottle);
-}
-
-.to-bottom {
-  box-shadow: inset 0 -3px 0 var(--bottle);
 }
 </style>

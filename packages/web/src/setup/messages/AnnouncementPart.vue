@@ -125,7 +125,7 @@ async function add(): Promise<void> {
       >
         <div class="line">
           <button
-            class="subject"
+            class="opener subject"
             type="button"
             :aria-expanded="open === one.id"
             @click="open = open === one.id ? null : one.id"
@@ -172,39 +172,13 @@ async function add(): Promise<void> {
   </section>
 </template>
 
+<style scoped src="./list.css"></style>
+
 <style scoped>
-.list {
-  margin: 8px 0;
-  padding: 0;
-  border: 1px solid var(--rule);
-  border-top: 3px solid var(--route);
-  list-style: none;
-}
-
-li {
-  border-bottom: 1px solid var(--rule);
-  background: var(--card);
-}
-
 .line {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 92px minmax(0, 1.1fr) auto auto;
   gap: 10px;
-  align-items: center;
-  min-height: 44px;
-  padding: 3px 8px 3px 12px;
-}
-
-.subject {
-  min-height: 30px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font-weight: 600;
-  text-align: start;
-  overflow-wrap: anywhere;
-  cursor: pointer;
 }
 
 .subject svg {
@@ -233,10 +207,6 @@ li {
 
 .when {
   font-size: 12.5px;
-}
-
-.form {
-  padding: 6px 12px 14px;
 }
 
 .empty {

@@ -87,7 +87,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
       <li v-for="([id, card], at) in cards" :key="id">
         <div class="line">
           <button
-            class="name"
+            class="opener name"
             type="button"
             :aria-expanded="open === id"
             @click="open = open === id ? null : id"
@@ -211,7 +211,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
       </li>
       <li v-for="person in unwritten" :key="person.id" class="unwritten">
         <div class="line">
-          <span class="name">
+          <span class="opener name">
             {{ person.name }} <span class="soft">{{ roleWord(person.role, course.roleNames, t) }}</span>
           </span>
           <span class="soft">{{
@@ -229,42 +229,17 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
   </section>
 </template>
 
+<style scoped src="./list.css"></style>
+
 <style scoped>
-.list {
-  margin: 8px 0;
-  padding: 0;
-  border: 1px solid var(--rule);
-  border-top: 3px solid var(--route);
-  list-style: none;
-}
-
-li {
-  border-bottom: 1px solid var(--rule);
-  background: var(--card);
-}
-
 .line {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
-  align-items: center;
-  min-height: 44px;
-  padding: 3px 8px 3px 12px;
 }
 
 .name {
   flex: 1;
-  min-height: 30px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font-weight: 600;
-  text-align: start;
-}
-
-button.name {
-  cursor: pointer;
 }
 
 .name .soft {
@@ -280,7 +255,6 @@ button.name {
   grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
   gap: 10px;
   align-items: start;
-  padding: 6px 12px 14px;
 }
 
 .whole {
