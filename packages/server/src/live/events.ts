@@ -7,7 +7,7 @@ import { instantsOf, mayPlan } from '@itinerary/core';
 import type { Viewer } from '@itinerary/core';
 import type { Clock } from '../config/clock.ts';
 import { keptCourses } from '../db/kept-courses.ts';
-import { CourseRow, MemberRow } from '../db/entities.ts';
+import { ChangeRow, CourseRow, MemberRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import { viewersOf } from '../usecases/viewer.ts';
@@ -53,6 +53,25 @@ async function standing(em: EntityManager, { person, clock }: Listening, since: 
   return { viewers, wait };
 }
 
+/** Courses of theirs whose last change came after that, each with its number: the page may be from before it. */
+async function changedSince(
+  em: EntityManager,
+  { person }: Listening,
+  own: readonly string[],
+  since: number,
+): Promise<readonly { readonly id: string; readonly seq: number }[]> {
+  const theirs =
+    person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...own] } };
+  const rows = await em.find(CourseRow, { ...theirs, seq: { $gt: 0 } }, { fields: ['id', 'seq'] });
+  if (rows.length === 0) return [];
+  const last = await em.find(
+    ChangeRow,
+    { $or: rows.map(({ id, seq }) => ({ courseId: id, seq })), at: { $gte: new Date(since).toISOString() } },
+    { fields: ['courseId', 'seq'] },
+  );
+  return last.map(({ courseId, seq }) => ({ id: courseId, seq }));
+}
+
 export async function streamEvents(response: Response, listening: Listening): Promise<void> {
   const { database, notices, person } = listening;
   response.status(200).set({
@@ -92,20 +111,30 @@ export async function streamEvents(response: Response, listening: Listening): Pr
   // One after the other, so that there is one timer, and it is that of the last.
   let settling = Promise.resolve();
   const settle = (): Promise<void> => (settling = settling.then(settleOnce));
+  const isStaff = person.kind === 'staff';
+  const mayPlanIt = (course: string): boolean => {
+    const viewer = now.viewers.get(course);
+    return isStaff || (viewer !== undefined && mayPlan(viewer));
+  };
   const stop = notices.listen(({ course, seq }) => {
     const viewer = now.viewers.get(course);
-    const isStaff = person.kind === 'staff';
     if (viewer === undefined && !isStaff) {
       // They may have come onto it just now.
       void settle().then(() => now.viewers.has(course) && look());
       return;
     }
-    if (isStaff || (viewer !== undefined && mayPlan(viewer))) send('course', { id: course, seq });
+    if (mayPlanIt(course)) send('course', { id: course, seq });
     look();
     void settle();
   });
   const beat = setInterval(() => void response.write(': still here\n\n'), BEAT_MS);
+  const before = since;
   await settle();
+  const missed = await changedSince(database.em.fork(), listening, [...now.viewers.keys()], before).catch(
+    () => [],
+  );
+  for (const { id, seq } of missed) if (mayPlanIt(id)) send('course', { id, seq });
+  if (missed.length > 0) send('look', {});
   send('ready', {});
   await new Promise<void>((resolve) => response.once('close', resolve));
   isOver = true;
