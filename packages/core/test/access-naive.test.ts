@@ -3,7 +3,8 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyChange, courseView, isHolder, resolveAccess } from '../src/index.ts';
 import type { Course, CourseNode, Viewer } from '../src/index.ts';
-import { changeFor, course, day, move, time, viewer } from './arbitraries.ts';
+import { course, day, time, viewer } from './arbitraries.ts';
+import { changeFor, move } from './random-changes.ts';
 import { SlowAccess } from './slow-access.ts';
 
 const COURSES = 1250;

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyChange, newItem, parseCourse, subtree, withoutTombstones } from '../src/index.ts';
 import type { Change, Course, Edit } from '../src/index.ts';
-import { changeFor, course, move, smallCourse } from './arbitraries.ts';
+import { course, smallCourse } from './arbitraries.ts';
+import { changeFor, move } from './random-changes.ts';
 
 const change = (...edits: Edit[]): Change => ({ id: 'c', edits });
 

@@ -17,7 +17,8 @@ import {
   workTable,
 } from '../src/index.ts';
 import type { Course, CoursePlan, Dates, Item, PlannedMoment, Resolved, Section } from '../src/index.ts';
-import { changeFor, course, day, move, smallCourse } from './arbitraries.ts';
+import { course, day, smallCourse } from './arbitraries.ts';
+import { changeFor, move } from './random-changes.ts';
 
 /** What a plan says, without the objects that it says it with. */
 const said = (plan: CoursePlan): unknown => ({

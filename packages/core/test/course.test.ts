@@ -25,7 +25,8 @@ import {
   withoutTombstones,
 } from '../src/index.ts';
 import type { Change, Course, CourseNode, FieldValue, Item, WorkingCopy } from '../src/index.ts';
-import { changeFor, course, move, smallCourse } from './arbitraries.ts';
+import { course, smallCourse } from './arbitraries.ts';
+import { changeFor, move } from './random-changes.ts';
 
 const removed = (id: string, on = smallCourse()): Course => {
   const applied = applyChange(on, { id: 'r', edits: [{ kind: 'remove', target: id }] });

@@ -10,7 +10,8 @@ import {
   undoLast,
 } from '../src/index.ts';
 import type { Change, Course, ServerAnswer, TakenChange, WorkingCopy } from '../src/index.ts';
-import { changeFor, course, move, smallCourse } from './arbitraries.ts';
+import { course, smallCourse } from './arbitraries.ts';
+import { changeFor, move } from './random-changes.ts';
 
 /** A server in miniature: takes changes in the order in which they come, each id once. */
 class Taker {

@@ -144,9 +144,9 @@ describe('somebody who listens', () => {
     const value = { day: local.slice(0, 10), time: local.slice(11, 16) };
     await change(draft, [{ kind: 'set', target: draft, field: 'goesLive', value, was: null }]);
     const learner = await listen('learner');
-    await learner.until('look');
-    // Once for the moment, and perhaps once for the change that named it.
-    expect(learner.events.filter(({ event }) => event === 'look').length).toBeLessThanOrEqual(2);
+    // Once for the change that named the moment, and once for the moment.
+    await learner.until('look', 2);
+    expect(learner.events.filter(({ event }) => event === 'look')).toHaveLength(2);
   });
 
   test('is told of a change that came just before they began to listen, and of none that did not', async () => {

@@ -61,6 +61,14 @@ export async function keptCourses(
   return rows.flatMap(({ id }) => found.get(id) ?? []);
 }
 
+/** The same, where nothing but the courses is asked for. */
+export async function coursesOf(
+  em: EntityManager,
+  rows: readonly CourseRecord[],
+): Promise<readonly Course[]> {
+  return (await keptCourses(em, rows)).map(({ course }) => course);
+}
+
 /** At one moment of the database: a course whose rows a change came between would be none that ever was. */
 function fromRows(em: EntityManager, ids: readonly string[]): Promise<readonly KeptCourse[]> {
   return em.fork().transactional(

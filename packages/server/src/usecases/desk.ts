@@ -2,7 +2,7 @@
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
 import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess, stateAt } from '@itinerary/core';
 import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
-import { keptCourses } from '../db/kept-courses.ts';
+import { coursesOf } from '../db/kept-courses.ts';
 import type { Person } from '../db/entities.ts';
 import { CourseRow, MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -18,7 +18,7 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const where =
     person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...roles.keys()] } };
   const rows = await em.find(CourseRow, where);
-  const courses = (await keptCourses(em, rows)).map(({ course }) => course);
+  const courses = await coursesOf(em, rows);
   const ids = courses.map(({ id }) => id);
   const learners = await learnerCounts(em, courses);
   const terms = await termsOf(em, person.institutionId);
@@ -58,7 +58,7 @@ async function found(
   const others = named.map(({ id }) => id).filter((id) => !own.includes(id));
   if (others.length === 0) return [];
   const rows = await em.find(CourseRow, { id: { $in: others } });
-  const courses = (await keptCourses(em, rows)).map(({ course }) => course);
+  const courses = await coursesOf(em, rows);
   const viewerOf = await viewersOf(em, person, courses, now);
   return courses
     .filter((course) => isThere(resolveAccess(course, viewerOf(course.id), now).course))

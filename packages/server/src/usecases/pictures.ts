@@ -12,7 +12,7 @@ import {
   resolveAccess,
 } from '@itinerary/core';
 import type { Course, CourseFileRef, CoursePicture, FaceFacts, Frame, Viewer } from '@itinerary/core';
-import { keptCourses } from '../db/kept-courses.ts';
+import { coursesOf } from '../db/kept-courses.ts';
 import { CourseRow, MemberRow, StoredFileRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
@@ -62,8 +62,7 @@ export async function ownPictures(
     person.kind === 'staff'
       ? { institutionId: person.institutionId }
       : { id: { $in: memberships.map((row) => row.courseId) } };
-  const kept = await keptCourses(em, await em.find(CourseRow, where));
-  const courses = kept.map(({ course }) => course);
+  const courses = await coursesOf(em, await em.find(CourseRow, where));
   const viewerOf = await viewersOf(em, person, courses, now);
   const planned = courses
     .filter(({ id }) => mayPlan(viewerOf(id)))
@@ -139,7 +138,7 @@ async function fromCourse(
   now: string,
 ): Promise<TakenPicture> {
   const row = await em.findOne(CourseRow, { id: other, institutionId: person.institutionId });
-  const theirs = row === null ? undefined : (await keptCourses(em, [row]))[0]?.course;
+  const [theirs] = row === null ? [] : await coursesOf(em, [row]);
   const stored = await em.findOne(StoredFileRow, { courseId: other, hash });
   const mayTake = theirs !== undefined && mayPlan((await viewersOf(em, person, [theirs], now))(other));
   // What somebody else's course holds is not there for whoever does not plan it.

@@ -1,7 +1,7 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { isCompleted, singles, subtree } from '@itinerary/core';
 import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
-import { keptCourses } from '../db/kept-courses.ts';
+import { coursesOf } from '../db/kept-courses.ts';
 import {
   CourseRow,
   DeedRow,
@@ -114,7 +114,7 @@ async function completedBy(
   const own = { courseId: { $in: rows.map(({ id }) => id) }, personId: person.id };
   const deeds = await em.find(DeedRow, own);
   const groups = await em.find(MemberGroupRow, own);
-  const others = (await keptCourses(em, rows)).map(({ course }) => course);
+  const others = await coursesOf(em, rows);
   const nothing: ReadonlySet<string> = new Set();
   const done = others.filter((other) =>
     isCompleted(

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 /** What learners can do afterwards, and where it is taught and assessed. */
-import { IconArrowDown, IconArrowUp, IconPlus, IconTrash } from '@tabler/icons-vue';
+import { IconPlus, IconTrash } from '@tabler/icons-vue';
 import { listOutcomes, MAX_OUTCOMES, numberOf, outcomeSchema } from '@itinerary/core';
 import type { Edit, FieldValue, Outcome } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import OutcomeField from './OutcomeField.vue';
 import IconButton from '../../ui/IconButton.vue';
+import MoveButtons from '../MoveButtons.vue';
+import OutcomeField from './OutcomeField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -72,19 +73,12 @@ const numbers = (ids: readonly string[]): string =>
           </template>
         </span>
         <span v-if="!readonly" class="acts">
-          <IconButton
-            :icon="IconArrowUp"
-            :label="t('setup.outcomes.up', { text: outcome.text })"
-            :size="16"
-            :disabled="at === 0"
-            @click="move(at, -1)"
-          />
-          <IconButton
-            :icon="IconArrowDown"
-            :label="t('setup.outcomes.down', { text: outcome.text })"
-            :size="16"
-            :disabled="at === outcomes.length - 1"
-            @click="move(at, 1)"
+          <MoveButtons
+            :up="t('setup.outcomes.up', { text: outcome.text })"
+            :down="t('setup.outcomes.down', { text: outcome.text })"
+            :is-first="at === 0"
+            :is-last="at === outcomes.length - 1"
+            @move="move(at, $event)"
           />
           <IconButton
             :icon="IconTrash"

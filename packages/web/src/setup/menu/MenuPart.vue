@@ -102,15 +102,9 @@ async function added(id: string): Promise<void> {
   </section>
 </template>
 
-<style scoped>
-.list {
-  margin: 8px 0;
-  padding: 0;
-  border: 1px solid var(--rule);
-  border-top: 3px solid var(--route);
-  list-style: none;
-}
+<style scoped src="../list.css"></style>
 
+<style scoped>
 h3 {
   margin-top: 16px;
   font-size: 15px;

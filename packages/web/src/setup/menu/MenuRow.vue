@@ -19,9 +19,9 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import IconButton from '../../ui/IconButton.vue';
 import DraftField from '../DraftField.vue';
+import MoveButtons from '../MoveButtons.vue';
 import { useRowDrag } from '../outline/row-drag.ts';
 import { useEntryWords } from './entry-words.ts';
-import MoveButtons from './MoveButtons.vue';
 
 const props = defineProps<{ answer: MenuAnswer; readonly: boolean; isFirst: boolean; isLast: boolean }>();
 const emit = defineEmits<{
@@ -138,7 +138,13 @@ defineExpose({ focus: () => row.value?.focus() });
     </span>
     <span v-if="entry.staffOnly" class="mark">{{ t('setup.menu.staffOnly') }}</span>
     <span v-if="!readonly" class="acts">
-      <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
+      <MoveButtons
+        :up="t('setup.menu.up', { name })"
+        :down="t('setup.menu.down', { name })"
+        :is-first="isFirst"
+        :is-last="isLast"
+        @move="emit('move', $event)"
+      />
       <IconButton
         v-if="!isDivider"
         :icon="IconPencil"

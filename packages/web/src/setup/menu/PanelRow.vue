@@ -6,11 +6,11 @@ import type { CoursePicture, Panel, PanelAnswer } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import IconButton from '../../ui/IconButton.vue';
+import MoveButtons from '../MoveButtons.vue';
 import NumberField from '../NumberField.vue';
 import { useRowDrag } from '../outline/row-drag.ts';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import EntryText from '../text/EntryText.vue';
-import MoveButtons from './MoveButtons.vue';
 
 const props = defineProps<{
   answer: PanelAnswer;
@@ -82,7 +82,13 @@ function setDays(days: number | null): void {
         {{ name }} <span v-if="reason" class="reason">{{ reason }}</span>
       </span>
       <span v-if="!readonly" class="acts">
-        <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
+        <MoveButtons
+          :up="t('setup.menu.up', { name })"
+          :down="t('setup.menu.down', { name })"
+          :is-first="isFirst"
+          :is-last="isLast"
+          @move="emit('move', $event)"
+        />
         <IconButton
           v-if="hasOther"
           :icon="IconArrowsLeftRight"

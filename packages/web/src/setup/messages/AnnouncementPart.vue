@@ -172,7 +172,9 @@ async function add(): Promise<void> {
   </section>
 </template>
 
-<style scoped src="./list.css"></style>
+<style scoped src="../list.css"></style>
+
+<style scoped src="./lines.css"></style>
 
 <style scoped>
 .line {

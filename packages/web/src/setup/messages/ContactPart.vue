@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Contact cards, written once for the menu, the home page and every text in which they stand. */
-import { IconArrowDown, IconArrowUp, IconEye, IconEyeOff, IconPlus, IconTrash } from '@tabler/icons-vue';
+import { IconEye, IconEyeOff, IconPlus, IconTrash } from '@tabler/icons-vue';
 import { contactSchema, reordered } from '@itinerary/core';
 import type { Contact, CoursePicture, Edit, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
@@ -11,6 +11,7 @@ import { usePlan } from '../../stores/plan.ts';
 import IconButton from '../../ui/IconButton.vue';
 import CheckField from '../CheckField.vue';
 import DraftField from '../DraftField.vue';
+import MoveButtons from '../MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
 
 defineProps<{ readonly: boolean }>();
@@ -102,19 +103,12 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             }}</span>
           </button>
           <span v-if="!readonly" class="acts">
-            <IconButton
-              :icon="IconArrowUp"
-              :size="16"
-              :disabled="at === 0"
-              :label="t('setup.menu.up', { name: nameOf(card) })"
-              @click="move(id, -1)"
-            />
-            <IconButton
-              :icon="IconArrowDown"
-              :size="16"
-              :disabled="at === cards.length - 1"
-              :label="t('setup.menu.down', { name: nameOf(card) })"
-              @click="move(id, 1)"
+            <MoveButtons
+              :up="t('setup.menu.up', { name: nameOf(card) })"
+              :down="t('setup.menu.down', { name: nameOf(card) })"
+              :is-first="at === 0"
+              :is-last="at === cards.length - 1"
+              @move="move(id, $event)"
             />
             <IconButton
               :icon="card.shown ? IconEye : IconEyeOff"
@@ -229,7 +223,9 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
   </section>
 </template>
 
-<style scoped src="./list.css"></style>
+<style scoped src="../list.css"></style>
+
+<style scoped src="./lines.css"></style>
 
 <style scoped>
 .line {
