@@ -8,80 +8,75 @@ const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'membe
 const STOPS = ['menu', 'look', 'messages'] as const;
 
 test.use({ trace: 'off' });
-test.setTimeout(240_000);
-// Eight that share nothing, and take long: beside one another.
+test.setTimeout(300_000);
+// Four that share nothing, and take long: beside one another.
 test.describe.configure({ mode: 'parallel' });
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  for (const language of LANGUAGES) {
-    test(`${language}, ${colorScheme}`, async ({ browser }) => {
-      const context = await browser.newContext({ colorScheme, reducedMotion: 'reduce' });
-      const page = await context.newPage();
-      await comeInAs(page, NOOR);
-      await speak(page, language);
-      const course = await liveCourse(page, LIVE);
-      for (const part of PAGES) {
-        await page.goto(`/courses/${course}/${part}`);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await clean(page, part);
-      }
-      await page.setViewportSize({ width: 390, height: 844 });
-      for (const part of ['home', 'announcements']) {
-        await page.goto(`/courses/${course}/${part}`);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        // At the end of the page, where the bar of the menu lies over nothing that is read.
-        await page.mouse.wheel(0, 20_000);
-        await clean(page, `${part} on a phone`);
-      }
-      await context.clearCookies();
-      await page.setViewportSize({ width: 1280, height: 800 });
-      await page.evaluate(() => localStorage.clear());
-      await comeInAs(page, INES);
-      await speak(page, language);
-      for (const stop of STOPS) {
-        await page.goto(`/setup/${course}/${stop}`);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await clean(page, stop);
-      }
-      // What opens over the stops, by its place: its words are another's in each language.
-      const dialog = page.getByRole('dialog');
-      const over = [
-        ['menu', '.offer button', 'a page to start from'],
-        ['look', '#field-banner .acts button:nth-child(2)', 'choosing a picture'],
-      ] as const;
-      for (const [stop, opener, what] of over) {
-        await page.goto(`/setup/${course}/${stop}`);
-        await page.locator(opener).first().click();
-        await expect(dialog).toBeVisible();
-        await clean(page, what, '[role="dialog"]');
-      }
-      // The preview at its full size, on a phone and in the other light.
-      await page.goto(`/setup/${course}/look`);
-      await page.locator('.pane header button:nth-last-of-type(2)').click();
-      await page.locator('.frames button:nth-child(2)').click();
-      await page.locator('.frames button:nth-child(3)').click();
-      await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(
-        colorScheme === 'light' ? 2 : 1,
-      );
-      await clean(page, 'the preview', '[role="dialog"]');
-      await page.goto(`/setup/${course}/messages`);
-      await page.locator('.subject').first().click();
-      await expect(page.locator('.subject').first()).toHaveAttribute('aria-expanded', 'true');
-      await clean(page, 'an announcement');
-      await page.goto(`/setup/${course}/menu`);
-      await page.locator('[data-entry]').nth(1).focus();
-      await page.keyboard.press('F2');
-      await expect(page.locator('.names input').first()).toBeFocused();
-      await clean(page, 'an entry’s names');
-      await context.clearCookies();
-      await page.evaluate(() => localStorage.clear());
-      await comeInAs(page, STAFF);
-      await speak(page, language);
-      await clean(page, 'the desk');
-      await page.locator('header button.button').first().click();
+for (const language of LANGUAGES) {
+  test(`in ${language}`, async ({ context, page }) => {
+    await comeInAs(page, NOOR);
+    await speak(page, language);
+    const course = await liveCourse(page, LIVE);
+    for (const part of PAGES) {
+      await page.goto(`/courses/${course}/${part}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await clean(page, part);
+    }
+    await page.setViewportSize({ width: 390, height: 844 });
+    for (const part of ['home', 'announcements']) {
+      await page.goto(`/courses/${course}/${part}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      // At the end of the page, where the bar of the menu lies over nothing that is read.
+      await page.mouse.wheel(0, 20_000);
+      await clean(page, `${part} on a phone`);
+    }
+    await context.clearCookies();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.evaluate(() => localStorage.clear());
+    await comeInAs(page, INES);
+    await speak(page, language);
+    for (const stop of STOPS) {
+      await page.goto(`/setup/${course}/${stop}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await clean(page, stop);
+    }
+    // What opens over the stops, by its place: its words are another's in each language.
+    const dialog = page.getByRole('dialog');
+    const over = [
+      ['menu', '.offer button', 'a page to start from'],
+      ['look', '#field-banner .acts button:nth-child(2)', 'choosing a picture'],
+    ] as const;
+    for (const [stop, opener, what] of over) {
+      await page.goto(`/setup/${course}/${stop}`);
+      await page.locator(opener).first().click();
       await expect(dialog).toBeVisible();
-      await clean(page, 'the institution’s pages', '[role="dialog"]');
-      await context.close();
-    });
-  }
+      await clean(page, what, '[role="dialog"]');
+    }
+    // The preview at its full size, on a phone, in the light of the page and in the other.
+    await page.goto(`/setup/${course}/look`);
+    await page.locator('.pane header button:nth-last-of-type(2)').click();
+    await page.locator('.frames button:nth-child(2)').click();
+    await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(1);
+    await clean(page, 'the preview', '[role="dialog"]');
+    await page.locator('.frames button:nth-child(3)').click();
+    await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(2);
+    await clean(page, 'the preview in the other light', '[role="dialog"]');
+    await page.goto(`/setup/${course}/messages`);
+    await page.locator('.subject').first().click();
+    await expect(page.locator('.subject').first()).toHaveAttribute('aria-expanded', 'true');
+    await clean(page, 'an announcement');
+    await page.goto(`/setup/${course}/menu`);
+    await page.locator('[data-entry]').nth(1).focus();
+    await page.keyboard.press('F2');
+    await expect(page.locator('.names input').first()).toBeFocused();
+    await clean(page, 'an entry’s names');
+    await context.clearCookies();
+    await page.evaluate(() => localStorage.clear());
+    await comeInAs(page, STAFF);
+    await speak(page, language);
+    await clean(page, 'the desk');
+    await page.locator('header button.button').first().click();
+    await expect(dialog).toBeVisible();
+    await clean(page, 'the institution’s pages', '[role="dialog"]');
+  });
 }

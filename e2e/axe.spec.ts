@@ -6,145 +6,141 @@ import { comeInAs, INES, NOOR } from './support/people.ts';
 // A trace of every step of axe over a thousand cells costs more than the check itself.
 test.use({ trace: 'off' });
 test.setTimeout(180_000);
+// They share nothing, and take long: beside one another.
+test.describe.configure({ mode: 'parallel' });
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test.describe(colorScheme, () => {
-    test.use({ colorScheme });
+test('sign-in, desk, new course and setup', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('button', { name: INES })).toBeVisible();
+  await clean(page, 'sign-in');
+  await comeInAs(page, INES);
+  await clean(page, 'desk');
+  await page.goto('/new-course');
+  await page.getByLabel('Code').fill('EFM-210-SPR27');
+  await expect(page.getByRole('button', { name: /Take/ })).toBeVisible();
+  await clean(page, 'new course');
+  await page.goto('/desk');
+  await page
+    .getByRole('row', { name: /EFM-210-SUM27/ })
+    .getByRole('link')
+    .first()
+    .click();
+  for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Readiness']) {
+    await page
+      .getByRole('navigation', { name: 'The route through setup' })
+      .getByRole('link', { name: stop })
+      .click();
+    await expect(page.getByRole('heading', { name: stop, level: 1 })).toBeVisible();
+    await clean(page, stop);
+  }
+  const pane = page.getByRole('complementary', { name: 'What a learner sees' });
+  await page.getByRole('button', { name: 'See as …' }).click();
+  await expect(pane.getByRole('combobox', { name: 'See as …' })).toBeVisible();
+  await clean(page, 'see as');
+  await pane.getByRole('button', { name: /What they don’t get/ }).click();
+  await clean(page, 'what they do not get');
+  await pane.getByRole('button', { name: 'See it at full size' }).click();
+  await page.getByRole('button', { name: 'Keep this beside, and compare' }).click();
+  await clean(page, 'two beside each other');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: /^Members/ }).click();
+  await expect(page.getByRole('checkbox').first()).toBeVisible();
+  await clean(page, 'members');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+  await clean(page, 'palette');
+});
 
-    test('sign-in, desk, new course and setup', async ({ page }) => {
-      await page.goto('/sign-in');
-      await expect(page.getByRole('button', { name: INES })).toBeVisible();
-      await clean(page, 'sign-in');
-      await comeInAs(page, INES);
-      await clean(page, 'desk');
-      await page.goto('/new-course');
-      await page.getByLabel('Code').fill('EFM-210-SPR27');
-      await expect(page.getByRole('button', { name: /Take/ })).toBeVisible();
-      await clean(page, 'new course');
-      await page.goto('/desk');
-      await page
-        .getByRole('row', { name: /EFM-210-SUM27/ })
-        .getByRole('link')
-        .first()
-        .click();
-      for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Readiness']) {
-        await page
-          .getByRole('navigation', { name: 'The route through setup' })
-          .getByRole('link', { name: stop })
-          .click();
-        await expect(page.getByRole('heading', { name: stop, level: 1 })).toBeVisible();
-        await clean(page, stop);
-      }
-      const pane = page.getByRole('complementary', { name: 'What a learner sees' });
-      await page.getByRole('button', { name: 'See as …' }).click();
-      await expect(pane.getByRole('combobox', { name: 'See as …' })).toBeVisible();
-      await clean(page, 'see as');
-      await pane.getByRole('button', { name: /What they don’t get/ }).click();
-      await clean(page, 'what they do not get');
-      await pane.getByRole('button', { name: 'See it at full size' }).click();
-      await page.getByRole('button', { name: 'Keep this beside, and compare' }).click();
-      await clean(page, 'two beside each other');
-      await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
-      await page.getByRole('button', { name: /^Members/ }).click();
-      await expect(page.getByRole('checkbox').first()).toBeVisible();
-      await clean(page, 'members');
-      await page.keyboard.press('Escape');
-      await page.keyboard.press('Control+k');
-      await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
-      await clean(page, 'palette');
-    });
+test('an item beside the outline, its text with every piece, and what lies over the outline', async ({
+  page,
+}) => {
+  await comeInAs(page, INES);
+  await page
+    .getByRole('row', { name: /EFM-210-SPR27/ })
+    .getByRole('link')
+    .first()
+    .click();
+  await page
+    .getByRole('navigation', { name: 'The route through setup' })
+    .getByRole('link', { name: 'Outline' })
+    .click();
+  await page.getByRole('button', { name: 'Edit what Why tides lag the moon holds' }).click();
+  const text = page.getByRole('textbox', { name: 'Text' });
+  await text.locator('figure img').click();
+  await expect(page.getByLabel('What the picture shows')).toBeVisible();
+  await clean(page, 'picture');
+  await text.locator('math').first().click();
+  await expect(page.getByLabel('Formula, in TeX')).toBeVisible();
+  await clean(page, 'formula');
+  await page.getByRole('toolbar').getByRole('button', { name: 'Link', exact: true }).click();
+  await page.getByLabel('To an item of this course').check();
+  await clean(page, 'link');
+  await page.getByRole('button', { name: 'Edit what The table, column by column holds' }).click();
+  await text.getByRole('columnheader').first().click();
+  await expect(page.getByRole('toolbar', { name: 'Tools for the table' })).toBeVisible();
+  await clean(page, 'table');
+  await page.getByRole('button', { name: /Change this sentence/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('From a moment on').click();
+  await dialog.getByText('Until a moment').click();
+  await dialog.getByRole('button', { name: 'One more condition' }).click();
+  await dialog.getByLabel('What it waits for').selectOption('any of several');
+  await clean(page, 'an opening rule', '[role="dialog"]');
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close' }).click();
+  for (const name of ['Copy unit', 'All work', 'Load', 'Numbers, reading']) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(page, name);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+});
 
-    test('an item beside the outline, its text with every piece, and what lies over the outline', async ({
-      page,
-    }) => {
-      await comeInAs(page, INES);
-      await page
-        .getByRole('row', { name: /EFM-210-SPR27/ })
-        .getByRole('link')
-        .first()
-        .click();
-      await page
-        .getByRole('navigation', { name: 'The route through setup' })
-        .getByRole('link', { name: 'Outline' })
-        .click();
-      await page.getByRole('button', { name: 'Edit what Why tides lag the moon holds' }).click();
-      const text = page.getByRole('textbox', { name: 'Text' });
-      await text.locator('figure img').click();
-      await expect(page.getByLabel('What the picture shows')).toBeVisible();
-      await clean(page, 'picture');
-      await text.locator('math').first().click();
-      await expect(page.getByLabel('Formula, in TeX')).toBeVisible();
-      await clean(page, 'formula');
-      await page.getByRole('toolbar').getByRole('button', { name: 'Link', exact: true }).click();
-      await page.getByLabel('To an item of this course').check();
-      await clean(page, 'link');
-      await page.getByRole('button', { name: 'Edit what The table, column by column holds' }).click();
-      await text.getByRole('columnheader').first().click();
-      await expect(page.getByRole('toolbar', { name: 'Tools for the table' })).toBeVisible();
-      await clean(page, 'table');
-      await page.getByRole('button', { name: /Change this sentence/ }).click();
-      const dialog = page.getByRole('dialog');
-      await dialog.getByText('From a moment on').click();
-      await dialog.getByText('Until a moment').click();
-      await dialog.getByRole('button', { name: 'One more condition' }).click();
-      await dialog.getByLabel('What it waits for').selectOption('any of several');
-      await clean(page, 'an opening rule', '[role="dialog"]');
-      await dialog.getByRole('button', { name: 'Cancel' }).click();
-      await expect(dialog).toHaveCount(0);
-      await page.getByRole('button', { name: 'Close' }).click();
-      for (const name of ['Copy unit', 'All work', 'Load', 'Numbers, reading']) {
-        await page.getByRole('button', { name }).click();
-        await expect(page.getByRole('dialog')).toBeVisible();
-        await clean(page, name);
-        await page.keyboard.press('Escape');
-        await expect(page.getByRole('dialog')).toHaveCount(0);
-      }
-    });
+test('dates in every format', async ({ page }) => {
+  await comeInAs(page, INES);
+  for (const title of ['Field Sketching', 'Bookbinding by Hand', 'Small Boat Refresher']) {
+    await page.goto('/desk');
+    await page.getByRole('link', { name: title }).click();
+    await page
+      .getByRole('navigation', { name: 'The route through setup' })
+      .getByRole('link', { name: 'Dates & format' })
+      .click();
+    await expect(page.getByRole('heading', { name: 'Dates & format', level: 1 })).toBeVisible();
+    await clean(page, title);
+  }
+});
 
-    test('dates in every format', async ({ page }) => {
-      await comeInAs(page, INES);
-      for (const title of ['Field Sketching', 'Bookbinding by Hand', 'Small Boat Refresher']) {
-        await page.goto('/desk');
-        await page.getByRole('link', { name: title }).click();
-        await page
-          .getByRole('navigation', { name: 'The route through setup' })
-          .getByRole('link', { name: 'Dates & format' })
-          .click();
-        await expect(page.getByRole('heading', { name: 'Dates & format', level: 1 })).toBeVisible();
-        await clean(page, title);
-      }
-    });
-
-    test('a learner’s desk, course and page', async ({ page }) => {
-      await comeInAs(page, NOOR);
-      await clean(page, 'desk');
-      await page
-        .getByRole('link', { name: /EFM-210-SPR27/ })
-        .first()
-        .click();
-      await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
-      await clean(page, 'course');
-      await page
-        .getByRole('link', { name: /The plan for the day/ })
-        .first()
-        .click();
-      await expect(page.getByText('We leave the shed')).toBeVisible();
-      await clean(page, 'page');
-      await page.getByRole('link', { name: /All sections/ }).click();
-      await page.getByText('8 items').click();
-      await page.getByRole('link', { name: /Why tides lag/ }).click();
-      await expect(page.locator('math').first()).toBeVisible();
-      await clean(page, 'a text with every piece');
-      await page.goBack();
-      await page.goBack();
-      await page.goBack();
-      await page.getByRole('link', { name: 'Who is on this course' }).click();
-      await expect(page.getByRole('heading', { name: 'Members', level: 1 })).toBeVisible();
-      await clean(page, 'members');
-      await page.goBack();
-      await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await clean(page, 'guide');
-    });
-  });
-}
+test('a learner’s desk, course and page', async ({ page }) => {
+  await comeInAs(page, NOOR);
+  await clean(page, 'desk');
+  await page
+    .getByRole('link', { name: /EFM-210-SPR27/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
+  await clean(page, 'course');
+  await page
+    .getByRole('link', { name: /The plan for the day/ })
+    .first()
+    .click();
+  await expect(page.getByText('We leave the shed')).toBeVisible();
+  await clean(page, 'page');
+  await page.getByRole('link', { name: /All sections/ }).click();
+  await page.getByText('8 items').click();
+  await page.getByRole('link', { name: /Why tides lag/ }).click();
+  await expect(page.locator('math').first()).toBeVisible();
+  await clean(page, 'a text with every piece');
+  await page.goBack();
+  await page.goBack();
+  await page.goBack();
+  await page.getByRole('link', { name: 'Who is on this course' }).click();
+  await expect(page.getByRole('heading', { name: 'Members', level: 1 })).toBeVisible();
+  await clean(page, 'members');
+  await page.goBack();
+  await page.getByRole('link', { name: 'Pacing guide, to print' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await clean(page, 'guide');
+});

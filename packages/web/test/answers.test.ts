@@ -158,6 +158,60 @@ describe('a page’s answer', () => {
     expect(answer.value).toEqual({ n: 2 });
   });
 
+  /** Answers that come when they are told to. */
+  function slowly(): ((response: Response) => void)[] {
+    const waiting: ((response: Response) => void)[] = [];
+    fetched.mockImplementation(() => new Promise((resolve) => waiting.push(resolve)));
+    return waiting;
+  }
+
+  test('is asked for once more, however much is told while it is under way, and what is under way arrives', async () => {
+    const waiting = slowly();
+    const { answer, state, refresh } = use();
+    const told = [refresh(), refresh(), refresh()];
+    await settle();
+    expect(fetched).toHaveBeenCalledTimes(1);
+    waiting[0]?.(json({ n: 1 }));
+    await settle();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+    expect(fetched).toHaveBeenCalledTimes(2);
+    waiting[1]?.(json({ n: 2 }));
+    await Promise.all(told);
+    expect([state.value, answer.value]).toEqual(['there', { n: 2 }]);
+    void refresh();
+    expect(fetched).toHaveBeenCalledTimes(3);
+  });
+
+  test('of another address is not asked for on behalf of the one before', async () => {
+    const waiting = slowly();
+    const { answer, address, refresh } = use();
+    void refresh();
+    address.value = '/api/b';
+    await settle();
+    const asked = (): (string | undefined)[] => fetched.mock.calls.map(([url]) => url?.toString());
+    expect(asked()).toEqual(['/api/a', '/api/b']);
+    // Told while the new one is under way, and before the old one has come.
+    void refresh();
+    waiting[0]?.(json({ n: 1 }));
+    await settle();
+    expect(asked()).toEqual(['/api/a', '/api/b']);
+    waiting[1]?.(json({ n: 2 }));
+    await settle();
+    expect(asked()).toEqual(['/api/a', '/api/b', '/api/b']);
+    expect(answer.value).toEqual({ n: 2 });
+  });
+
+  test('that is told of before there is one, and does not come, has failed; what is there stays', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('x')).mockRejectedValueOnce(new TypeError('x'));
+    const { answer, state, refresh, reload } = use();
+    await refresh();
+    expect(state.value).toBe('failed');
+    fetched.mockResolvedValueOnce(json({ n: 1 })).mockRejectedValueOnce(new TypeError('x'));
+    await reload();
+    await refresh();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+  });
+
   test('of a page that has been left leads nobody anywhere', async () => {
     let answerLate: (response: Response) => void = () => undefined;
     fetched.mockImplementationOnce(() => new Promise((resolve) => (answerLate = resolve)));

@@ -108,9 +108,15 @@ export async function streamEvents(response: Response, listening: Listening): Pr
       Math.min(now.wait + AFTER_MS, LONGEST_MS),
     );
   };
-  // One after the other, so that there is one timer, and it is that of the last.
+  // One after the other, so that there is one timer, and it is that of the last; and of many that wait, one is enough.
   let settling = Promise.resolve();
-  const settle = (): Promise<void> => (settling = settling.then(settleOnce));
+  let waiting: Promise<void> | null = null;
+  const settle = (): Promise<void> =>
+    (waiting ??= settling =
+      settling.then(() => {
+        waiting = null;
+        return settleOnce();
+      }));
   const isStaff = person.kind === 'staff';
   const mayPlanIt = (course: string): boolean => {
     const viewer = now.viewers.get(course);

@@ -15,11 +15,14 @@ export function useAnswer<T>(address: () => string): {
   const answer = shallowRef<T | null>(null);
   const state = ref<Loading>('loading');
   let latest = 0;
+  let underWay: Promise<void> | null = null;
+  let afterIt: Promise<void> | null = null;
 
   async function load(quietly: boolean): Promise<void> {
     latest += 1;
     const mine = latest;
-    if (!quietly) state.value = 'loading';
+    const hasWords = quietly && (state.value === 'there' || state.value === 'nothing');
+    if (!hasWords) state.value = 'loading';
     try {
       const got = await ask<T>(address());
       if (mine !== latest) return;
@@ -34,13 +37,36 @@ export function useAnswer<T>(address: () => string): {
         return;
       }
       if (code === 'not_found' || code === 'not_allowed') state.value = 'nothing';
-      else if (!quietly) state.value = 'failed';
+      else if (!hasWords) state.value = 'failed';
+    } finally {
+      if (mine === latest) underWay = null;
     }
   }
 
-  const reload = (): Promise<void> => load(false);
+  function start(quietly: boolean): Promise<void> {
+    afterIt = null;
+    underWay = load(quietly);
+    return underWay;
+  }
+
+  /**
+   * Changes may be told faster than answers come. Whatever is told while one is under way is met by one more after
+   * it: the server is not asked once for each, and what is under way still arrives.
+   */
+  function refresh(): Promise<void> {
+    if (underWay === null) return start(true);
+    const before = latest;
+    afterIt ??= underWay.then(() => {
+      if (latest === before) return start(true);
+      // Another address is asked for meanwhile, or the page has been left.
+      return underWay ?? undefined;
+    });
+    return afterIt;
+  }
+
+  const reload = (): Promise<void> => start(false);
   watch(address, reload, { immediate: true });
   // What comes for a page that is left leads nobody anywhere.
   onScopeDispose(() => (latest += 1));
-  return { answer, state, reload, refresh: () => load(state.value !== 'failed') };
+  return { answer, state, reload, refresh };
 }
