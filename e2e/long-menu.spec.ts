@@ -35,6 +35,9 @@ test('a very long menu scrolls by itself, and a full one takes no more', async (
   await menu.getByRole('textbox', { name: 'Address' }).fill('https://ternpoint.example/one-more');
   await menu.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByText('There is no room for more here.')).toBeVisible();
+  await expect(menu.getByRole('textbox', { name: 'Address' })).toHaveValue(
+    'https://ternpoint.example/one-more',
+  );
   // Nothing of it is kept, and the course can be read as before.
   await page.reload();
   await expect(menu.getByRole('listitem')).toHaveCount(200);

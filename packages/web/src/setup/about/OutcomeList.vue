@@ -28,8 +28,8 @@ const edit = (id: string, value: Outcome | null): Edit => ({
 function add(): void {
   const value = { text: fresh.value.trim(), at: (outcomes.value.at(-1)?.at ?? 0) + 1 };
   if (!outcomeSchema.safeParse(value).success) return;
-  plan.change([edit(newId(), value)]);
-  fresh.value = '';
+  // Refused, it stays in its field.
+  if (plan.change([edit(newId(), value)])) fresh.value = '';
 }
 
 function rename(id: string, text: string): void {

@@ -92,10 +92,11 @@ function add(): void {
     ([, entry]) =>
       entry.removed && made.to === 'area' && entry.leads.to === 'area' && entry.leads.area === made.area,
   );
-  if (before !== undefined) {
-    menu.change(before[0], { removed: false, shown: true });
-    emit('added', before[0]);
-  } else emit('added', menu.add(made, names));
+  if (before !== undefined) menu.change(before[0], { removed: false, shown: true });
+  const added = before === undefined ? menu.add(made, names) : before[0];
+  // Refused: what was typed stays, for when there is room.
+  if (added === null) return;
+  emit('added', added);
   address.value = '';
   label.value = '';
   chosen.value = '';

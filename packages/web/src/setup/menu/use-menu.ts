@@ -17,8 +17,8 @@ export interface MenuHandle {
   readonly move: (id: string, by: number) => void;
   /** Before or after another one. */
   readonly drop: (id: string, target: string, edge: 'top' | 'bottom') => void;
-  /** Returns its id. */
-  readonly add: (leads: Leads, names?: MenuEntry['names']) => string;
+  /** Returns its id; null: it was refused, and the plan says why. */
+  readonly add: (leads: Leads, names?: MenuEntry['names']) => string | null;
 }
 
 export function useMenu(): MenuHandle {
@@ -67,14 +67,13 @@ export function useMenu(): MenuHandle {
     place(id, from < after ? after - 1 : after);
   }
 
-  function add(leads: Leads, names: MenuEntry['names'] = {}): string {
+  function add(leads: Leads, names: MenuEntry['names'] = {}): string | null {
     const { course } = plan;
+    if (course === null) return null;
     const id = newId();
-    if (course === null) return id;
     const last = Math.max(0, ...Object.values(course.menu).map(({ at }) => at));
     const entry: MenuEntry = { leads, names, at: last + 1, shown: true, staffOnly: false, removed: false };
-    plan.change([setEntry(course, id, entry)]);
-    return id;
+    return plan.change([setEntry(course, id, entry)]) ? id : null;
   }
 
   return { standing, removed, change, move, drop, add };

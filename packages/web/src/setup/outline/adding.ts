@@ -28,7 +28,7 @@ export interface Outline {
 export interface Adding {
   readonly focusedRow: Ref<string | null>;
   readonly here: ComputedRef<Place | null>;
-  readonly addSection: () => Promise<void>;
+  readonly addSection: () => Promise<boolean>;
   readonly addItem: (kind: ItemKind, holderId?: string) => Promise<void>;
   readonly addFile: (file: File) => void;
 }
@@ -45,10 +45,13 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     return place === null || place.node.removed ? null : place;
   });
 
-  async function addSection(): Promise<void> {
+  /** False: it was refused, and the plan says why. */
+  async function addSection(): Promise<boolean> {
     const after = here.value === null ? (sections.value.at(-1)?.id ?? null) : sectionOf(here.value).id;
     const node = newSection({ id: newId() });
-    if (plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) await focus(node.id);
+    if (!plan.change([{ kind: 'insert', parent: course.value.id, after, node }])) return false;
+    await focus(node.id);
+    return true;
   }
 
   const atEnd = (holderId: string): Seat | null => {
@@ -69,8 +72,8 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
   async function addItem(kind: ItemKind, holderId?: string): Promise<void> {
     const where = seat(holderId);
     if (where === null) {
-      await addSection();
-      return addItem(kind);
+      if (await addSection()) await addItem(kind);
+      return;
     }
     const node = newItem(kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
     prepare(where.parent);
