@@ -7,7 +7,8 @@ import { formatBytes } from '../src/app/bytes.ts';
 import { momentWords, ownMoment } from '../src/learner/moment-words.ts';
 import { readableItems, sectionIndex } from '../src/learner/section-index.ts';
 import { asRef, placeOf, titleOf } from '../src/setup/files/arrivals.ts';
-import { timelineBlocks, timelineFlags } from '../src/setup/timeline-blocks.ts';
+import { blockDays, timelineBlocks, timelineFlags } from '../src/setup/timeline/blocks.ts';
+import { daysOn, dayUnder, isOn, placeOn, stepOf } from '../src/setup/timeline/line.ts';
 
 const t = (key: string, values?: Record<string, unknown>): string =>
   `${key} ${String(values?.['day'] ?? '')}`.trim();
@@ -118,5 +119,57 @@ describe('files that have come', () => {
       '94 kB',
       '200 MB',
     ]);
+  });
+});
+
+describe('the line of the timeline', () => {
+  const line = { first: '2027-01-11', last: '2027-01-20' };
+
+  test('gives each run of days its place, cut off where the line ends', () => {
+    expect(daysOn(line)).toBe(10);
+    expect(placeOn(line, '2027-01-12', '2027-01-13')).toEqual({ insetInlineStart: '10%', width: '20%' });
+    expect(placeOn(line, '2027-01-01', '2027-01-11')).toEqual({ insetInlineStart: '0%', width: '10%' });
+    expect(placeOn(line, '2027-01-20', '2027-03-01')).toEqual({ insetInlineStart: '90%', width: '10%' });
+    expect(placeOn(line, '2027-03-01', '2027-03-02').width).toBe('0%');
+    expect(['2027-01-10', '2027-01-11', '2027-01-20', '2027-01-21'].map((day) => isOn(line, day))).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+  });
+
+  test('has a day under every point of it, the way the language is read', () => {
+    const box = { left: 100, right: 300, width: 200 };
+    expect([100, 119, 121, 300, 900].map((x) => dayUnder(line, x, box, false))).toEqual([
+      '2027-01-11',
+      '2027-01-11',
+      '2027-01-12',
+      '2027-01-20',
+      '2027-01-20',
+    ]);
+    expect([100, 121, 300, 900].map((x) => dayUnder(line, x, box, true))).toEqual([
+      '2027-01-20',
+      '2027-01-19',
+      '2027-01-11',
+      '2027-01-11',
+    ]);
+  });
+
+  test('is walked by keys: days, weeks, and the arrows mirrored where it runs from the right', () => {
+    const keys = ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'PageDown', 'a'];
+    expect(keys.map((key) => stepOf(key, false))).toEqual([-1, 1, 1, -7, null]);
+    expect(keys.map((key) => stepOf(key, true))).toEqual([1, -1, 1, -7, null]);
+  });
+
+  test('names a month in every column where that fits, else once', () => {
+    const blocks = ['2027-01-11', '2027-01-18', '2027-02-01', '2028-02-07', '2028-02-14'].map((first) => ({
+      first,
+    }));
+    const short = (day: string): string => `${Number(day.slice(8))} Jan`;
+    expect(blockDays(blocks, short)).toEqual(['11 Jan', '18 Jan', '1 Jan', '7 Jan', '14 Jan']);
+    const long = (day: string): string => `${Number(day.slice(8))} ${day.slice(5, 7)}. month`;
+    expect(blockDays(blocks, long)).toEqual(['11 01. month', '18', '1 02. month', '7 02. month', '14']);
+    expect(blockDays([], long)).toEqual([]);
   });
 });

@@ -13,7 +13,7 @@ import { useSeeing } from '../stores/seeing.ts';
 import AppBar from '../ui/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
-import CourseTimeline from './CourseTimeline.vue';
+import CourseTimeline from './timeline/CourseTimeline.vue';
 import DatesStop from './dates/DatesStop.vue';
 import UploadList from './files/UploadList.vue';
 import GoLiveDialog from './GoLiveDialog.vue';

@@ -1,7 +1,7 @@
 /** What stands on the timeline: slots, pauses, and the work due. Pure: from the plan to what is drawn. */
 import { shownItems } from '@itinerary/core';
 import type { CoursePlan } from '@itinerary/core';
-import { sectionTitle } from '../learner/titles.ts';
+import { sectionTitle } from '../../learner/titles.ts';
 
 export interface Block {
   readonly key: string;
@@ -49,4 +49,24 @@ export function timelineFlags(plan: CoursePlan): readonly Flag[] {
     }
   }
   return [...byDay].map(([day, titles]) => ({ day, count: titles.length, titles: titles.join(', ') }));
+}
+
+/** Days longer than this touch the next column. */
+const FITS = 6;
+
+/**
+ * The first day of each block, as it is written in a narrow column. Where a language has long names for months, a
+ * month is named once, by the first block in it.
+ */
+export function blockDays(
+  blocks: readonly Pick<Block, 'first'>[],
+  words: (day: string) => string,
+): readonly string[] {
+  const all = blocks.map(({ first }) => words(first));
+  if (all.every((one) => one.length <= FITS)) return all;
+  return blocks.map(({ first }, at) =>
+    first.slice(0, 7) === blocks[at - 1]?.first.slice(0, 7)
+      ? String(Number(first.slice(8)))
+      : (all[at] as string),
+  );
 }

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+/** What the marker stands on, and the ways to the changes before and after it, and to a day. */
+import { IconChevronDown, IconChevronUp, IconPlayerTrackNext, IconPlayerTrackPrev } from '@tabler/icons-vue';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { formatDay, formatTime } from '../../app/dates.ts';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import IconButton from '../../ui/IconButton.vue';
+import { useActs } from '../acts.ts';
+
+const open = defineModel<boolean>('open', { required: true });
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const { marker, changes, span } = useActs();
+
+const at = computed(() => Date.parse(marker.moment.value));
+const next = computed(() => changes.value.find((change) => change.at > at.value));
+const previous = computed(() => changes.value.findLast((change) => change.at < at.value));
+/** What the moment that the marker stands on does. */
+const happening = computed(() => {
+  const here = changes.value.find((change) => change.at === at.value);
+  if (here === undefined || !marker.isExact.value) return null;
+  const zone = plan.course?.dates.zone ?? 'UTC';
+  const parts = [
+    ...(here.opening > 0 ? [t('setup.timeline.opening', here.opening)] : []),
+    ...(here.closing > 0 ? [t('setup.timeline.closing', here.closing)] : []),
+  ];
+  const day = formatDay(here.day, locale.value, { today: session.today });
+  const when = `${day} ${formatTime(new Date(here.at).toISOString(), locale.value, zone)}`;
+  return `${when}: ${parts.length === 0 ? t('setup.timeline.other') : parts.join(', ')}`;
+});
+
+function typed(event: Event): void {
+  const { value } = event.target as HTMLInputElement;
+  if (value !== '') marker.move(value);
+}
+</script>
+
+<template>
+  <header :class="{ folded: !open }">
+    <button type="button" class="fold" :aria-expanded="open" @click="open = !open">
+      <component :is="open ? IconChevronDown : IconChevronUp" :size="16" aria-hidden="true" />
+      <span class="title">{{ t('setup.timeline.title') }}</span>
+    </button>
+    <p v-if="open" class="changes">
+      <IconButton
+        :icon="IconPlayerTrackPrev"
+        :label="t('setup.timeline.previous')"
+        :disabled="previous === undefined"
+        @click="previous && marker.moveTo(previous.at)"
+      />
+      <IconButton
+        :icon="IconPlayerTrackNext"
+        :label="t('setup.timeline.next')"
+        :disabled="next === undefined"
+        @click="next && marker.moveTo(next.at)"
+      />
+      <input
+        v-if="span"
+        class="figures"
+        type="date"
+        :aria-label="t('setup.timeline.toDay')"
+        :min="span.first"
+        :max="span.last"
+        :value="marker.day.value"
+        @change="typed"
+      />
+    </p>
+    <p v-if="open" class="soft said" role="status">{{ happening ?? t('setup.timeline.text') }}</p>
+  </header>
+</template>
+
+<style scoped>
+header {
+  padding: 8px 12px;
+  border-inline-end: 1px solid var(--rule);
+}
+
+.folded {
+  padding-block: 3px;
+}
+
+.fold {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 26px;
+  padding: 0 4px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  cursor: pointer;
+}
+
+.title {
+  font-family: var(--font-heading);
+  font-weight: 650;
+}
+
+header p {
+  padding-inline-start: 26px;
+  font-size: 12.5px;
+  line-height: 1.35;
+}
+
+.changes {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+}
+
+header .changes {
+  padding-inline-start: 0;
+}
+
+.changes input {
+  width: 118px;
+  min-height: 26px;
+  padding: 0 4px;
+  border: 1px solid var(--field-rule);
+  border-radius: 4px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 12.5px;
+}
+
+header .said {
+  padding-inline-start: 4px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+@media (max-width: 1080px) {
+  header {
+    border-inline-end: 0;
+  }
+}
+</style>
