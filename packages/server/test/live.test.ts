@@ -1,7 +1,7 @@
 /** Server-sent events: what has changed for somebody, by a change and by a moment that comes. */
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { runningClock } from '../src/config/clock.ts';
-import { courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
+import { admin, courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -83,6 +83,21 @@ describe('somebody who listens', () => {
     expect(learner.events.map(({ event }) => event)).toEqual(['ready', 'look']);
     expect(learner.events[1]?.data).toEqual({});
     expect(assistant.events.find(({ event }) => event === 'course')?.data).toMatchObject({ id: ids[LIVE] });
+  });
+
+  test('is told that something may have been missed when the server itself has not been listening', async () => {
+    const [ines, noor] = await Promise.all([listen('instructor'), listen('learner')]);
+    // A test has a database of its own, and one server on it.
+    await admin(
+      `select pg_terminate_backend(pid) from pg_stat_activity
+        where application_name = 'itinerary notices' and datname = '${server.name}'`,
+    );
+    await Promise.all([ines.until('missed'), noor.until('missed')]);
+    await change(ids[LIVE] as string, [
+      { kind: 'set', target: ids[LIVE], field: 'title', value: 'Estuary', was: 'Estuary Field Methods' },
+    ]);
+    await Promise.all([ines.until('course'), noor.until('look')]);
+    expect(ines.events.filter(({ event }) => event === 'missed')).toHaveLength(1);
   });
 
   test('hears nothing of courses that they are not on', async () => {

@@ -122,7 +122,13 @@ export async function streamEvents(response: Response, listening: Listening): Pr
     const viewer = now.viewers.get(course);
     return isStaff || (viewer !== undefined && mayPlan(viewer));
   };
-  const stop = notices.listen(({ course, seq }) => {
+  const stop = notices.listen((notice) => {
+    if (notice === null) {
+      send('missed', {});
+      void settle();
+      return;
+    }
+    const { course, seq } = notice;
     const viewer = now.viewers.get(course);
     if (viewer === undefined && !isStaff) {
       // They may have come onto it just now.

@@ -19,21 +19,26 @@ export async function announce(em: EntityManager, { course, seq }: Notice): Prom
   await em.execute('select pg_notify(?, ?)', [CHANNEL, JSON.stringify({ course, seq })]);
 }
 
+/** Null: listening had broken off and goes on, and nobody knows what was said meanwhile. */
+type Hear = (notice: Notice | null) => void;
+
 export interface Notices {
   /** Returns what ends the listening. */
-  readonly listen: (hear: (notice: Notice) => void) => () => void;
+  readonly listen: (hear: Hear) => () => void;
   readonly stop: () => Promise<void>;
 }
 
 /** One connection for the whole process; opened anew when it breaks. */
 export function openNotices(databaseUrl: string, log: Logger): Notices {
-  const listeners = new Set<(notice: Notice) => void>();
+  const listeners = new Set<Hear>();
   let client: pg.Client | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let isStopped = false;
+  let hasBrokenOff = false;
   const again = (error: unknown): void => {
     log.warn({ err: error }, 'listening for changes broke off');
     client = null;
+    hasBrokenOff = true;
     if (!isStopped) timer = setTimeout(() => void start(), AGAIN_MS);
     timer?.unref();
   };
@@ -49,6 +54,8 @@ export function openNotices(databaseUrl: string, log: Logger): Notices {
       await next.query(`listen ${CHANNEL}`);
       client = next;
       if (isStopped) await next.end();
+      else if (hasBrokenOff) listeners.forEach((hear) => hear(null));
+      hasBrokenOff = false;
     } catch (error) {
       again(error);
     }

@@ -154,9 +154,9 @@ offerCommands('setup', () => [
 
 const onKey = undoKeys(plan);
 useLive((heard) => {
-  if (heard.kind === 'course' && heard.id === courseId.value && state.value === 'there') {
-    void plan.catchUp(heard.seq);
-  }
+  if (state.value !== 'there') return;
+  if (heard.kind === 'course' && heard.id === courseId.value) void plan.catchUp(heard.seq);
+  if (heard.kind === 'missed') void plan.flush();
 });
 /** Somebody else may have worked here meanwhile. */
 const onReturn = (): void => {

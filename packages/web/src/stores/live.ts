@@ -5,7 +5,12 @@
 import { onBeforeUnmount, onMounted } from 'vue';
 
 export type Heard =
-  { readonly kind: 'look' } | { readonly kind: 'course'; readonly id: string; readonly seq: number };
+  /** Something that they get is another now. */
+  | { readonly kind: 'look' }
+  /** A course that they plan has changed. */
+  | { readonly kind: 'course'; readonly id: string; readonly seq: number }
+  /** The line was down: any of it may have happened. */
+  | { readonly kind: 'missed' };
 
 const CHANNEL = 'itinerary.live';
 const listeners = new Set<(heard: Heard) => void>();
@@ -24,9 +29,10 @@ function listen(channel: BroadcastChannel): Promise<void> {
   const source = new EventSource('/api/events');
   let isFirst = true;
   source.addEventListener('ready', () => {
-    if (!isFirst) tell({ kind: 'look' });
+    if (!isFirst) tell({ kind: 'missed' });
     isFirst = false;
   });
+  source.addEventListener('missed', () => tell({ kind: 'missed' }));
   source.addEventListener('look', () => tell({ kind: 'look' }));
   source.addEventListener('course', (event) => {
     const { id, seq } = JSON.parse((event as MessageEvent<string>).data) as { id: string; seq: number };

@@ -1,0 +1,135 @@
+/** A section that waits for another course: what somebody has done there opens it here, and for them alone. */
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { CourseView } from '@itinerary/core';
+import type { Agent } from 'supertest';
+import { signedIn, testServer } from './support/server.ts';
+import type { TestServer } from './support/server.ts';
+
+let server: TestServer;
+let ines: Agent;
+let noor: Agent;
+let first = '';
+let second = '';
+let changes = 0;
+
+async function change(course: string, edits: readonly object[]): Promise<void> {
+  changes += 1;
+  const answer = await ines
+    .post(`/api/courses/${course}/changes`)
+    .send({ since: 0, changes: [{ id: `o${changes}`, edits }], texts: {} })
+    .expect(200);
+  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
+}
+
+/** A live course with a section, and in it two pages that are ticked as done. */
+async function liveCourse(code: string): Promise<string> {
+  const body = {
+    title: `Course ${code}`,
+    code,
+    purpose: 'learners',
+    department: null,
+    term: null,
+    firstDay: '2027-02-01',
+    weeks: 8,
+    zone: 'Europe/Lisbon',
+  };
+  const { id } = (await ines.post('/api/courses').send(body).expect(201)).body as { id: string };
+  const { course } = (await ines.get(`/api/courses/${id}/plan`).expect(200)).body as {
+    course: { sections: { id: string }[] };
+  };
+  const parent = course.sections[0]?.id;
+  const page = (at: number): object => ({
+    kind: 'insert',
+    parent,
+    after: at === 1 ? null : `${code}-${at - 1}`,
+    node: {
+      id: `${code}-${at}`,
+      kind: 'page',
+      title: `${code} ${at}`,
+      minutes: 10,
+      shown: true,
+      done: { by: 'ticked' },
+    },
+  });
+  await change(id, [page(1), page(2)]);
+  await change(id, [{ kind: 'set', target: id, field: 'state', value: 'live', was: 'draft' }]);
+  return id;
+}
+
+async function enrol(course: string, find: string): Promise<void> {
+  const found = (await ines.get(`/api/courses/${course}/candidates?find=${find}`)).body as {
+    people: { id: string }[];
+  };
+  const people = found.people.map((one) => one.id);
+  await ines.post(`/api/courses/${course}/members`).send({ people, role: 'learner' }).expect(200);
+}
+
+const itemStatus = async (who: Agent): Promise<number> =>
+  (await who.get(`/api/learn/${second}/items/TWO-1`)).status;
+const tick = (item: string): Promise<unknown> =>
+  noor.put(`/api/learn/${first}/items/${item}/done`).expect(204) as unknown as Promise<unknown>;
+
+beforeAll(async () => {
+  server = await testServer();
+  ines = await signedIn(server, 'instructor');
+  noor = await signedIn(server, 'learner');
+  first = await liveCourse('ONE');
+  second = await liveCourse('TWO');
+  await enrol(second, 'noor');
+  const rule = {
+    when: { kind: 'all', of: [{ kind: 'course', course: first, title: 'Course ONE' }] },
+    until: null,
+    then: 'look',
+  };
+  await change(second, [{ kind: 'set', target: 'TWO-1', field: 'rule', value: rule, was: null }]);
+});
+afterAll(() => server.stop());
+
+test('closed to whoever is not even on the other course: they see its name, and cannot open it', async () => {
+  expect(await itemStatus(noor)).toBe(404);
+  const { course } = (await noor.get(`/api/learn/${second}`).expect(200)).body as { course: CourseView };
+  const item = course.sections.flatMap(({ items }) => items).find(({ id }) => id === 'TWO-1');
+  expect(item).toMatchObject({ title: 'TWO 1', state: 'named' });
+});
+
+test('opened by doing all that counts there, and not before the last of it', async () => {
+  await enrol(first, 'noor');
+  await tick('ONE-1');
+  expect(await itemStatus(noor)).toBe(404);
+  await tick('ONE-2');
+  expect(await itemStatus(noor)).toBe(200);
+});
+
+test('for nobody else', async () => {
+  await enrol(second, 'hye');
+  expect(await itemStatus(await signedIn(server, 'outsider'))).toBe(404);
+});
+
+test('closed again when a tick is taken back, or when there is more to do there', async () => {
+  await noor.delete(`/api/learn/${first}/items/ONE-2/done`).expect(204);
+  expect(await itemStatus(noor)).toBe(404);
+  await tick('ONE-2');
+  expect(await itemStatus(noor)).toBe(200);
+  // Less to do there is still all of it; more is not.
+  await change(first, [
+    {
+      kind: 'set',
+      target: 'ONE-2',
+      field: 'done',
+      value: null,
+      was: { by: 'ticked' },
+    },
+  ]);
+  expect(await itemStatus(noor)).toBe(200);
+  await change(first, [
+    {
+      kind: 'insert',
+      parent: (
+        (await ines.get(`/api/courses/${first}/plan`)).body as { course: { sections: { id: string }[] } }
+      ).course.sections[1]?.id,
+      after: null,
+      node: { id: 'ONE-3', kind: 'page', title: 'ONE 3', minutes: 10, shown: true, done: { by: 'ticked' } },
+    },
+  ]);
+  expect(await itemStatus(noor)).toBe(404);
+});
