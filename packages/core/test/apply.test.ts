@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, newItem, parseCourse, subtree, withoutTombstones } from '../src/index.ts';
+import {
+  applyChange,
+  MAX_ITEMS_PER_PARENT,
+  newItem,
+  parseCourse,
+  subtree,
+  withoutTombstones,
+} from '../src/index.ts';
 import type { Change, Course, Edit } from '../src/index.ts';
 import { course, smallCourse } from './arbitraries.ts';
 import { changeFor, move } from './random-changes.ts';
@@ -104,6 +111,47 @@ describe('remove and its tombstone', () => {
       node: smallCourse().sections[0]!.items[1]!,
     });
     expect(living(back)).toEqual(['a1', 'a2', 'b1', 'a3']);
+  });
+
+  test('it can be brought back elsewhere, as its tombstone kept it, and undone from there', () => {
+    const node = newItem('page', { id: 'a1', title: 'as its author remembers it' });
+    const { course: gone } = apply(smallCourse(), { kind: 'remove', target: 'a1' });
+    const back = apply(gone, { kind: 'insert', parent: 'B', after: 'b1', node });
+    expect([living(back.course), living(back.course, 1)]).toEqual([
+      ['a2', 'a3'],
+      ['b1', 'a1'],
+    ]);
+    expect(withoutTombstones(back.course).sections[1]?.items[1]?.title).toBe('a1');
+    expect(living(apply(back.course, ...back.inverse).course, 1)).toEqual(['b1']);
+    expect(refusalOf(gone, { kind: 'insert', parent: 'B', after: 'never', node })).toEqual({
+      code: 'unknown_neighbour',
+      edit: 0,
+      target: 'a1',
+      after: 'never',
+    });
+    expect(refusalOf(gone, { kind: 'insert', parent: 'never', after: null, node })).toMatchObject({
+      code: 'unknown_parent',
+    });
+  });
+
+  test('nothing moves into what is full, and what is full already can be put in another order', () => {
+    const many = Array.from({ length: MAX_ITEMS_PER_PARENT }, (_, at) =>
+      newItem('page', { id: `p${at}`, title: 'p' }),
+    );
+    const base = smallCourse();
+    const full = {
+      ...base,
+      sections: base.sections.map((one) => (one.id === 'B' ? { ...one, items: many } : one)),
+    };
+    expect(refusalOf(full, { kind: 'move', target: 'a1', parent: 'B', after: null })).toEqual({
+      code: 'too_many',
+      edit: 0,
+      target: 'a1',
+      most: MAX_ITEMS_PER_PARENT,
+    });
+    const { course: turned } = apply(full, { kind: 'move', target: 'p1', parent: 'B', after: null });
+    expect(living(turned, 1).slice(0, 2)).toEqual(['p1', 'p0']);
+    expect(living(turned, 1)).toHaveLength(MAX_ITEMS_PER_PARENT);
   });
 
   test('removing twice is accepted and does nothing; any other edit there is refused', () => {
