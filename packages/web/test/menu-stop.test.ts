@@ -1,9 +1,7 @@
 /** The menu in setup: what is done to its entries, and what they are called there and for learners. */
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { AREAS, hostOf } from '@itinerary/core';
 import type { Course, Leads, MenuEntry, MenuItemView } from '@itinerary/core';
-import { createPinia, setActivePinia } from 'pinia';
-import type { Pinia } from 'pinia';
 import { computed } from 'vue';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { ownWords, roleWord } from '../src/app/own-words.ts';
@@ -15,24 +13,10 @@ import type { Marker } from '../src/setup/preview/marker.ts';
 import { usePlan } from '../src/stores/plan.ts';
 import { inSetup } from './in-setup.ts';
 import { messages } from './messages.ts';
-import { MiniServer } from './mini-server.ts';
+import { miniature } from './mini-server.ts';
 
-let server: MiniServer;
-let pinia: Pinia;
-const realFetch = globalThis.fetch;
+const at = miniature();
 const marker = { moment: computed(() => '2027-01-13T09:00:00.000Z') } as unknown as Marker;
-
-beforeEach(() => {
-  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'performance'] });
-  pinia = createPinia();
-  setActivePinia(pinia);
-  server = new MiniServer();
-  globalThis.fetch = server.fetch;
-});
-afterEach(() => {
-  jest.useRealTimers();
-  globalThis.fetch = realFetch;
-});
 
 const HELP = {
   id: 'help',
@@ -43,14 +27,14 @@ const HELP = {
 };
 
 async function opened(course: Course = smallCourse()): Promise<ReturnType<typeof usePlan>> {
-  server.course = course;
+  at.server.course = course;
   const plan = usePlan();
   await plan.open('course');
   plan.face = { pages: [HELP], staff: [] };
   return plan;
 }
 const menuHandle = async (): Promise<MenuHandle> =>
-  (await inSetup(useMenu, { pinia, acts: { marker } })).used;
+  (await inSetup(useMenu, { pinia: at.pinia, acts: { marker } })).used;
 const standing = ({ standing: answers }: MenuHandle): string[] => answers.value.map(({ id }) => id);
 const entry = (leads: Leads, names: MenuEntry['names'] = {}): MenuEntry => ({
   leads,
@@ -159,7 +143,7 @@ describe('the entries', () => {
 
 describe('an entry is called', () => {
   const words = async (of: MenuEntry, locale: keyof typeof messages = 'en'): Promise<string> =>
-    (await inSetup(useEntryWords, { pinia, locale })).used(of);
+    (await inSetup(useEntryWords, { pinia: at.pinia, locale })).used(of);
 
   test('by the names that the course gives it, in the language of whoever reads', async () => {
     await opened();
@@ -214,7 +198,7 @@ describe('learners see', () => {
   });
 
   test('an entry under its own name, its area’s, or the title of what it leads to', async () => {
-    const { ofItem, ofGroup } = (await inSetup(useMenuWords, { pinia, locale: 'es' })).used;
+    const { ofItem, ofGroup } = (await inSetup(useMenuWords, { pinia: at.pinia, locale: 'es' })).used;
     expect(ofItem(item({ area: 'sections', names: { es: 'El plan' } }))).toBe('El plan');
     expect(ofItem(item({ area: 'sections' }))).toBe(messages.es.learner.areas.sections);
     expect(ofItem(item({ to: 'item', item: 'a1', title: 'Mud' }))).toBe('Mud');

@@ -1,6 +1,9 @@
 /** The server in miniature: it answers, refuses, stumbles, or is away. */
+import { afterEach, beforeEach, jest } from '@jest/globals';
 import { applyChange } from '@itinerary/core';
 import type { Change, Course, TakenChange, TextFacts } from '@itinerary/core';
+import { createPinia, setActivePinia } from 'pinia';
+import type { Pinia } from 'pinia';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 
 interface Sent {
@@ -96,4 +99,27 @@ export class MiniServer {
       new Response(body, { status, headers: { 'content-type': 'application/problem+json' } }),
     );
   }
+}
+
+export interface Miniature {
+  readonly server: MiniServer;
+  readonly pinia: Pinia;
+}
+
+/** A server in miniature, empty stores, and time that passes when it is told to: anew for each test of a file. */
+export function miniature(): Miniature {
+  const at: { server: MiniServer; pinia: Pinia } = { server: new MiniServer(), pinia: createPinia() };
+  const realFetch = globalThis.fetch;
+  beforeEach(() => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick'] });
+    at.pinia = createPinia();
+    setActivePinia(at.pinia);
+    at.server = new MiniServer();
+    globalThis.fetch = at.server.fetch;
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+    globalThis.fetch = realFetch;
+  });
+  return at;
 }

@@ -1,9 +1,7 @@
 /** What the outline does to the course: where new things go, how lines move, what is done with many at once. */
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { findNode, livingItems, livingSections, newItem, newSection } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
-import { createPinia, setActivePinia } from 'pinia';
-import type { Pinia } from 'pinia';
 import { computed, ref } from 'vue';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { useAdding } from '../src/setup/outline/adding.ts';
@@ -14,27 +12,13 @@ import { useSelection } from '../src/setup/outline/selection.ts';
 import type { Selection } from '../src/setup/outline/selection.ts';
 import { usePlan } from '../src/stores/plan.ts';
 import { inSetup } from './in-setup.ts';
-import { MiniServer } from './mini-server.ts';
+import { miniature } from './mini-server.ts';
 
-let server: MiniServer;
-let pinia: Pinia;
-const realFetch = globalThis.fetch;
-
-beforeEach(() => {
-  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'performance'] });
-  pinia = createPinia();
-  setActivePinia(pinia);
-  server = new MiniServer();
-  globalThis.fetch = server.fetch;
-});
-afterEach(() => {
-  jest.useRealTimers();
-  globalThis.fetch = realFetch;
-});
+const at = miniature();
 
 /** Opens a course that the server has. */
 async function opened(course: Course = smallCourse()): Promise<ReturnType<typeof usePlan>> {
-  server.course = course;
+  at.server.course = course;
   const plan = usePlan();
   await plan.open('course');
   return plan;
@@ -64,7 +48,8 @@ describe('adding', () => {
     prepare: (parent: string) => void prepared.push(parent),
     open: (id: string) => void openedItems.push(id),
   };
-  const adding = async (): Promise<Adding> => (await inSetup(() => useAdding(outline), { pinia })).used;
+  const adding = async (): Promise<Adding> =>
+    (await inSetup(() => useAdding(outline), { pinia: at.pinia })).used;
   beforeEach(() => [focused, prepared, openedItems].forEach((list) => (list.length = 0)));
 
   test('an item goes to the end of the last section when no line is in focus', async () => {
@@ -163,7 +148,7 @@ describe('moving', () => {
   const exists = (id: string): boolean => findNode(now(), id)?.node.removed === false;
   const moving = async (): Promise<{ selection: Selection } & ReturnType<typeof useMoving>> => {
     const selection = useSelection(exists);
-    return { selection, ...(await inSetup(() => useMoving(selection), { pinia })).used };
+    return { selection, ...(await inSetup(() => useMoving(selection), { pinia: at.pinia })).used };
   };
   const never = (): boolean => false;
 
@@ -271,7 +256,10 @@ describe('many at once', () => {
     const selection = useSelection((id) => findNode(now(), id)?.node.removed === false);
     const lines = ref(order);
     const ordered = computed(() => lines.value);
-    return { selection, ...(await inSetup(() => useSelectedActs(selection, ordered), { pinia })).used };
+    return {
+      selection,
+      ...(await inSetup(() => useSelectedActs(selection, ordered), { pinia: at.pinia })).used,
+    };
   };
 
   test('a run is selected from where selecting began, either way', async () => {
@@ -307,7 +295,7 @@ describe('many at once', () => {
     expect(shownOf()).toEqual([false, false, false]);
     await jest.advanceTimersByTimeAsync(10);
     expect(
-      server.sent
+      at.server.sent
         .at(-1)
         ?.changes.at(-1)
         ?.edits.map((edit) => 'target' in edit && edit.target),

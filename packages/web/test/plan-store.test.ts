@@ -1,27 +1,14 @@
 /** The store that saves: against a server in miniature, which answers, refuses, stumbles, or is away. */
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { newItem } from '@itinerary/core';
 import type { Course, TextFacts } from '@itinerary/core';
-import { createPinia, setActivePinia } from 'pinia';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { usePlan } from '../src/stores/plan.ts';
 import { useSession } from '../src/stores/session.ts';
 import { hashText, useTexts } from '../src/stores/texts.ts';
-import { MiniServer } from './mini-server.ts';
+import { miniature } from './mini-server.ts';
 
-let server: MiniServer;
-const realFetch = globalThis.fetch;
-
-beforeEach(() => {
-  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'performance'] });
-  setActivePinia(createPinia());
-  server = new MiniServer();
-  globalThis.fetch = server.fetch;
-});
-afterEach(() => {
-  jest.useRealTimers();
-  globalThis.fetch = realFetch;
-});
+const at = miniature();
 
 async function opened(): Promise<ReturnType<typeof usePlan>> {
   const plan = usePlan();
@@ -50,7 +37,7 @@ describe('saving', () => {
     await pass(10);
     expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
     expect(plan.savedAt).toBe(useSession().now());
-    expect(server.course).toEqual(plan.course);
+    expect(at.server.course).toEqual(plan.course);
   });
 
   test('typing waits for two seconds of rest, and is one change', async () => {
@@ -59,10 +46,12 @@ describe('saving', () => {
       expect(type(plan, text)).toBe(true);
       await pass(1500);
     }
-    expect(server.sent).toEqual([]);
+    expect(at.server.sent).toEqual([]);
     await pass(600);
-    expect(server.sent).toHaveLength(1);
-    expect(server.sent[0]?.changes).toMatchObject([{ edits: [{ field: 'title', value: 'Tide', was: 'A' }] }]);
+    expect(at.server.sent).toHaveLength(1);
+    expect(at.server.sent[0]?.changes).toMatchObject([
+      { edits: [{ field: 'title', value: 'Tide', was: 'A' }] },
+    ]);
     expect(plan.saving).toBe('saved');
   });
 
@@ -71,7 +60,7 @@ describe('saving', () => {
     type(plan, 'Tide');
     plan.set('B', 'shown', false, true);
     await pass(10);
-    expect(server.sent[0]?.changes).toHaveLength(2);
+    expect(at.server.sent[0]?.changes).toHaveLength(2);
   });
 
   test('typing goes on while an answer is under way, and is saved after it', async () => {
@@ -83,7 +72,7 @@ describe('saving', () => {
     expect(titleOf(plan.course)).toBe('One two');
     expect(plan.saving).toBe('saving');
     await pass(2100);
-    expect(titleOf(server.course)).toBe('One two');
+    expect(titleOf(at.server.course)).toBe('One two');
     expect(plan.saving).toBe('saved');
   });
 
@@ -91,7 +80,7 @@ describe('saving', () => {
     const plan = await opened();
     expect(plan.set('A', 'title', 'A', 'A')).toBe(false);
     await pass(3000);
-    expect(server.sent).toEqual([]);
+    expect(at.server.sent).toEqual([]);
     expect(plan.saving).toBe('saved');
   });
 
@@ -101,7 +90,7 @@ describe('saving', () => {
     expect(plan.told).toMatchObject([{ kind: 'refused', refusal: { code: 'bad_value', value: 7 } }]);
     plan.dismiss(plan.told[0]?.id ?? '');
     expect(plan.told).toEqual([]);
-    expect(server.sent).toEqual([]);
+    expect(at.server.sent).toEqual([]);
   });
 });
 
@@ -110,65 +99,65 @@ describe('trouble', () => {
     '%s: tried again, less and less often, until it goes',
     async (trouble) => {
       const plan = await opened();
-      server.trouble = trouble;
+      at.server.trouble = trouble;
       plan.set('A', 'shown', false, true);
       await pass(10);
       expect(plan.saving).toBe('retrying');
-      const before = server.sent.length;
+      const before = at.server.sent.length;
       await pass(1100);
       await pass(2100);
-      expect(server.sent.length).toBe(before + 2);
+      expect(at.server.sent.length).toBe(before + 2);
       await pass(60_000);
-      expect(server.sent.length).toBeLessThan(before + 9);
-      server.trouble = 'none';
+      expect(at.server.sent.length).toBeLessThan(before + 9);
+      at.server.trouble = 'none';
       await pass(15_100);
       expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
-      expect(server.course.sections[0]?.shown).toBe(false);
+      expect(at.server.course.sections[0]?.shown).toBe(false);
     },
   );
 
   test('an answer that is lost makes nothing twice', async () => {
     const plan = await opened();
-    server.trouble = 'lost answer';
+    at.server.trouble = 'lost answer';
     const node = newItem('page', { id: 'n', title: 'N' });
     plan.change([{ kind: 'insert', parent: 'A', after: null, node }]);
     await pass(10);
     expect(plan.saving).toBe('retrying');
-    server.trouble = 'none';
+    at.server.trouble = 'none';
     await pass(1100);
     expect(plan.saving).toBe('saved');
-    expect(server.log).toHaveLength(1);
-    expect(plan.course).toEqual(server.course);
+    expect(at.server.log).toHaveLength(1);
+    expect(plan.course).toEqual(at.server.course);
   });
 
   test('signed out: stops and says so; after signing in it goes on with nothing lost', async () => {
     const plan = await opened();
-    server.trouble = 'signed out';
+    at.server.trouble = 'signed out';
     type(plan, 'Kept');
     await pass(2100);
     expect(plan.saving).toBe('stopped');
     expect(plan.told).toMatchObject([{ kind: 'problem', code: 'not_signed_in' }]);
     type(plan, 'Kept and more');
     await pass(60_000);
-    expect(server.sent).toHaveLength(1);
-    server.trouble = 'none';
+    expect(at.server.sent).toHaveLength(1);
+    at.server.trouble = 'none';
     plan.resume();
     await pass(10);
     expect(plan.saving).toBe('saved');
-    expect(titleOf(server.course)).toBe('Kept and more');
+    expect(titleOf(at.server.course)).toBe('Kept and more');
   });
 
   test('much that was written while the server was away goes in smaller parts', async () => {
     const plan = await opened();
-    server.trouble = 'away';
+    at.server.trouble = 'away';
     for (let at = 0; at < 9; at += 1) plan.set('B', 'title', `T${at}`, titleOf(plan.course, 1));
     await pass(10);
-    server.trouble = 'too large';
+    at.server.trouble = 'too large';
     await pass(1100);
     await pass(30_000);
     expect([plan.saving, plan.isUnsaved]).toEqual(['saved', false]);
-    expect(titleOf(server.course, 1)).toBe('T8');
-    expect(server.log).toHaveLength(9);
+    expect(titleOf(at.server.course, 1)).toBe('T8');
+    expect(at.server.log).toHaveLength(9);
   });
 
   test('as the page goes, what is pending is sent in a request that outlives it', async () => {
@@ -176,7 +165,7 @@ describe('trouble', () => {
     type(plan, 'Half a sen');
     plan.leave();
     await pass(0);
-    expect(titleOf(server.course)).toBe('Half a sen');
+    expect(titleOf(at.server.course)).toBe('Half a sen');
   });
 });
 
@@ -185,11 +174,11 @@ describe('others', () => {
     const plan = await opened();
     type(plan, 'Mine');
     await pass(2100);
-    server.other({
+    at.server.other({
       id: 'o',
       edits: [{ kind: 'set', target: 'A', field: 'title', value: 'Theirs', was: 'A' }],
     });
-    server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
+    at.server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
     await plan.flush();
     expect(titleOf(plan.course)).toBe('Theirs');
     expect(plan.told).toMatchObject([{ kind: 'replaced', yours: 'Mine', theirs: 'Theirs', by: 'Tunde' }]);
@@ -199,7 +188,7 @@ describe('others', () => {
 
   test('a change sent to what they removed comes back refused, with its words', async () => {
     const plan = await opened();
-    server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
+    at.server.other({ id: 'p', edits: [{ kind: 'remove', target: 'b1' }] });
     plan.set('b1', 'title', 'My words', 'b1');
     await pass(10);
     expect(plan.told).toMatchObject([{ kind: 'refused', change: { edits: [{ value: 'My words' }] } }]);
@@ -216,17 +205,17 @@ describe('undo', () => {
     plan.undo();
     expect([titleOf(plan.course), plan.canUndo, plan.canRedo]).toEqual(['A', false, true]);
     await pass(10);
-    expect(titleOf(server.course)).toBe('A');
+    expect(titleOf(at.server.course)).toBe('A');
     plan.redo();
     await pass(10);
-    expect(titleOf(server.course)).toBe('Tide');
+    expect(titleOf(at.server.course)).toBe('Tide');
   });
 
   test('says so where somebody has changed the same since', async () => {
     const plan = await opened();
     type(plan, 'Mine');
     await pass(2100);
-    server.other({
+    at.server.other({
       id: 'o',
       edits: [{ kind: 'set', target: 'A', field: 'title', value: 'Read, and theirs', was: 'Mine' }],
     });
@@ -254,7 +243,7 @@ describe('texts', () => {
     const hash = await hashText('<p>Low tide</p>');
     expect(useTexts().read(hash)).toBe('<p>Low tide</p>');
     await pass(2100);
-    expect(server.sent[0]?.texts).toEqual({ [hash]: '<p>Low tide</p>' });
+    expect(at.server.sent[0]?.texts).toEqual({ [hash]: '<p>Low tide</p>' });
     expect(plan.saving).toBe('saved');
   });
 
@@ -266,13 +255,13 @@ describe('texts', () => {
       was = await hashText(html);
     }
     await pass(2100);
-    expect(Object.values(server.sent[0]?.texts ?? {})).toEqual(['<p>Low</p>']);
+    expect(Object.values(at.server.sent[0]?.texts ?? {})).toEqual(['<p>Low</p>']);
   });
 
   test('come from the server when they are looked at first', async () => {
     await opened();
     const hash = await hashText('<p>There</p>');
-    server.texts.set(hash, '<p>There</p>');
+    at.server.texts.set(hash, '<p>There</p>');
     const texts = useTexts();
     expect(texts.read(hash)).toBeNull();
     await pass(0);
@@ -286,8 +275,8 @@ describe('texts', () => {
     const typed = '<p onclick="x">Low</p>';
     const kept = '<p>Low</p>';
     const [from, to] = [await hashText(typed), await hashText(kept)];
-    server.renamed = { [from]: to };
-    server.texts.set(to, kept);
+    at.server.renamed = { [from]: to };
+    at.server.texts.set(to, kept);
     await plan.setText('a1', 'text', typed, null);
     await plan.flush();
     expect(plan.course?.sections[0]?.items[0]).toMatchObject({ text: to });
@@ -299,7 +288,7 @@ describe('texts', () => {
 
   test('what texts hold is known, of one’s own, and of those that others wrote', async () => {
     const silent: TextFacts = { pictures: ['c'.repeat(64)], silent: 1, links: [] };
-    server.facts = { ['d'.repeat(64)]: silent };
+    at.server.facts = { ['d'.repeat(64)]: silent };
     const plan = await opened();
     const rules = (): string[] => plan.found.map(({ rule }) => rule);
     expect(rules()).not.toContain('picture_alt');
@@ -309,7 +298,7 @@ describe('texts', () => {
     expect(rules()).not.toContain('picture_alt');
     await plan.flush();
     const edit = { kind: 'set', target: 'a1', field: 'text', value: 'd'.repeat(64), was: null } as const;
-    server.other({ id: 'theirs', edits: [edit] });
+    at.server.other({ id: 'theirs', edits: [edit] });
     await plan.flush();
     expect(rules()).toContain('picture_alt');
   });

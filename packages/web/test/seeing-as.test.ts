@@ -1,10 +1,8 @@
 /** As whom a course is looked at, why something does not show, and what a rule can wait for: the setup's own state. */
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { newItem, whyNot } from '@itinerary/core';
 import type { Course, Edit, Viewer } from '@itinerary/core';
 import type { MeAnswer, StandingAnswer } from '@itinerary/contract';
-import { createPinia, setActivePinia } from 'pinia';
-import type { Pinia } from 'pinia';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { ProblemError } from '../src/api/client.ts';
 import { useKeeping } from '../src/desk/use-keeping.ts';
@@ -17,33 +15,23 @@ import { useSeeing } from '../src/stores/seeing.ts';
 import { useSession } from '../src/stores/session.ts';
 import { inSetup } from './in-setup.ts';
 import type { messages } from './messages.ts';
-import { MiniServer } from './mini-server.ts';
+import { miniature } from './mini-server.ts';
 
-let server: MiniServer;
-let pinia: Pinia;
-const realFetch = globalThis.fetch;
+const at = miniature();
 /** Answers to what the server in miniature does not know. */
 let answers: Record<string, unknown> = {};
 const asked: string[] = [];
 
 beforeEach(() => {
-  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick'] });
-  pinia = createPinia();
-  setActivePinia(pinia);
-  server = new MiniServer();
   answers = {};
   asked.length = 0;
   globalThis.fetch = (path, init) => {
     const address = String(path);
     asked.push(`${init?.method ?? 'GET'} ${address}`);
-    if (!(address in answers)) return server.fetch(path, init);
+    if (!(address in answers)) return at.server.fetch(path, init);
     const body = JSON.stringify(answers[address]);
     return Promise.resolve(new Response(body, { headers: { 'content-type': 'application/json' } }));
   };
-});
-afterEach(() => {
-  jest.useRealTimers();
-  globalThis.fetch = realFetch;
 });
 
 const me = (part: Partial<MeAnswer> = {}): MeAnswer => ({
@@ -70,7 +58,7 @@ async function signedIn(part: Partial<MeAnswer> = {}): Promise<ReturnType<typeof
   return session;
 }
 async function opened(course: Course = smallCourse()): Promise<ReturnType<typeof usePlan>> {
-  server.course = course;
+  at.server.course = course;
   const plan = usePlan();
   await plan.open('course');
   return plan;
@@ -197,7 +185,7 @@ describe('why something does not show', () => {
   ): Promise<{ words: WhyWords; found: NonNullable<ReturnType<typeof whyNot>> }> => {
     await signedIn();
     await opened(course);
-    const { used: words } = await inSetup(useWhyWords, { pinia, locale });
+    const { used: words } = await inSetup(useWhyWords, { pinia: at.pinia, locale });
     const found = whyNot(course, LEARNER, MOMENT, id);
     if (found === null) throw new Error(`no ${id}`);
     return { words, found };
@@ -252,7 +240,7 @@ describe('why something does not show', () => {
   test('a title is the one typed, else what its days make it; nothing of what is not there', async () => {
     const base = live();
     await opened({ ...base, sections: base.sections.map((section) => ({ ...section, title: null })) });
-    const { used: titleOf } = await inSetup(useNodeTitle, { pinia });
+    const { used: titleOf } = await inSetup(useNodeTitle, { pinia: at.pinia });
     expect([titleOf('B'), titleOf('a1'), titleOf('never')]).toEqual(['Week of 18 January', 'a1', null]);
   });
 });
@@ -270,7 +258,7 @@ describe('what a rule can wait for', () => {
         section.id === 'B' ? { ...section, items: [...section.items, ...extra] } : section,
       ),
     });
-    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia });
+    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia: at.pinia });
     expect(used.items.value.map(({ id, counts }) => [id, counts])).toEqual([
       ['a2', false],
       ['a3', false],
@@ -286,7 +274,7 @@ describe('what a rule can wait for', () => {
 
   test('in an empty course is not what there is none of', async () => {
     await opened({ ...smallCourse(), sections: [] });
-    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia });
+    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia: at.pinia });
     expect(used.kinds.value).toEqual(['before', 'from', 'course', 'any', 'all']);
   });
 
@@ -294,7 +282,7 @@ describe('what a rule can wait for', () => {
     await opened();
     const desk = ['course', 'tides'].map((id) => ({ id, title: id, code: id.toUpperCase() }));
     answers['/api/desk'] = { courses: desk, found: [] };
-    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia });
+    const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia: at.pinia });
     expect(used.blank('course')).toEqual({ kind: 'course', course: 'none', title: '–' });
     await used.loadCourses();
     await used.loadCourses();
@@ -305,7 +293,7 @@ describe('what a rule can wait for', () => {
 
 describe('what staff keep for the institution', () => {
   const keeping = async (): Promise<ReturnType<typeof useKeeping>> =>
-    (await inSetup(useKeeping, { pinia })).used;
+    (await inSetup(useKeeping, { pinia: at.pinia })).used;
 
   test('is said when it is done, and busy while it is under way', async () => {
     const { attempt, said, isBusy, failure } = await keeping();
@@ -329,7 +317,7 @@ describe('what staff keep for the institution', () => {
   });
 
   test('that is not answered is said in the reader’s language', async () => {
-    const { used } = await inSetup(useKeeping, { pinia, locale: 'es' });
+    const { used } = await inSetup(useKeeping, { pinia: at.pinia, locale: 'es' });
     await used.attempt(() => Promise.reject(new TypeError('Failed to fetch')));
     expect(used.failure.value).not.toBeNull();
     expect(used.failure.value).not.toContain('common.');

@@ -353,9 +353,11 @@ const SCENES: readonly (readonly [
       disc(1240, 220, 80, '#fbe8b4') +
       ridge(520, 110, '#eedcb2', 33) +
       ridge(700, 150, '#e0c791', 18) +
-      ridge(860, 120, '#cfb177', 25) +
-      reeds(120, 380, 760, 26, ['#7f8f4a', '#95a45c'], 2) +
-      reeds(980, 480, 900, 34, ['#6f803f', '#95a45c'], 7),
+      // Grass grows from behind the next dune.
+      reeds(120, 380, 800, 26, ['#7f8f4a', '#95a45c'], 2) +
+      ridge(800, 110, '#cfb177', 25) +
+      reeds(980, 480, 930, 34, ['#6f803f', '#95a45c'], 7) +
+      ridge(930, 70, '#c2a268', 31),
   ],
   [
     'harbour',

@@ -108,7 +108,6 @@ export default {
     full: 'See it at full size',
     fold: 'Fold the preview away',
     unfold: 'See what a learner sees',
-    onItsOwn: 'This page is made for whoever opens it; see it in the course itself.',
     frame: 'How it is shown',
     frames: { phone: 'As on a phone', page: 'As a page' },
     dark: 'Dark',

@@ -108,7 +108,6 @@ export default {
     full: 'Ver a tamaño completo',
     fold: 'Plegar la vista previa',
     unfold: 'Ver lo que ve un estudiante',
-    onItsOwn: 'Esta página se hace para quien la abre; mírala en el propio curso.',
     frame: 'Cómo se muestra',
     frames: { phone: 'Como en un teléfono', page: 'Como una página' },
     dark: 'Oscuro',

@@ -108,7 +108,6 @@ export default {
     full: 'Le voir en grand',
     fold: 'Replier l’aperçu',
     unfold: 'Voir ce que voit un participant',
-    onItsOwn: 'Cette page se fait pour qui l’ouvre ; voyez-la dans le cours lui-même.',
     frame: 'Comment c’est montré',
     frames: { phone: 'Comme au téléphone', page: 'Comme une page' },
     dark: 'Sombre',

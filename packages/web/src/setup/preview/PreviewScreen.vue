@@ -24,6 +24,7 @@ import { itemToCarryOn } from '../../learner/carry-on.ts';
 import AreaFace from '../../learner/AreaFace.vue';
 import CourseFace from '../../learner/CourseFace.vue';
 import { FOLLOW } from '../../learner/follow.ts';
+import GuideFace from '../../learner/GuideFace.vue';
 import ItemFace from '../../learner/ItemFace.vue';
 import AnnouncementCard from '../../learner/panels/AnnouncementCard.vue';
 import ContactCards from '../../learner/panels/ContactCards.vue';
@@ -37,6 +38,7 @@ import { useTexts } from '../../stores/texts.ts';
 import { dayIn } from '../../app/dates.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { useFilled } from '../text/filled.ts';
+import PreviewMembers from './PreviewMembers.vue';
 
 const props = withDefaults(
   defineProps<{
@@ -239,9 +241,12 @@ watch(place, (now) => {
             :picture-href="null"
           />
         </div>
-        <div v-else-if="area === 'guide' || area === 'members'" class="page">
-          <h2>{{ t(`learner.areas.${area}`) }}</h2>
-          <p class="soft">{{ t('setup.preview.onItsOwn') }}</p>
+        <div v-else-if="area === 'guide'" class="page wide">
+          <GuideFace :course="view" :today="today" :level="2" />
+        </div>
+        <div v-else-if="area === 'members'" class="page wide">
+          <h2>{{ t('learner.members.title') }}</h2>
+          <PreviewMembers :viewer="viewer" :moment="moment" />
         </div>
         <div v-else-if="area !== null" class="page wide">
           <AreaFace

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** Whom somebody finds on the page of members, of those who are on the course now. */
+import type { MembersAnswer } from '@itinerary/contract';
+import { classmatesOf, onceLive } from '@itinerary/core';
+import type { Viewer } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { path } from '../../api/client.ts';
+import MembersFace from '../../learner/MembersFace.vue';
+import { useAnswer } from '../../learner/use-answer.ts';
+import { usePlan } from '../../stores/plan.ts';
+
+const props = defineProps<{
+  viewer: Viewer;
+  /** ISO, UTC. */
+  moment: string;
+}>();
+const { t } = useI18n();
+const plan = usePlan();
+const { answer, state, reload } = useAnswer<MembersAnswer>(
+  () => path`/api/courses/${plan.course?.id ?? ''}/members`,
+);
+const people = computed(() => {
+  if (plan.course === null || answer.value === null) return [];
+  return classmatesOf(onceLive(plan.course), props.viewer, props.moment, answer.value.members) ?? [];
+});
+</script>
+
+<template>
+  <MembersFace v-if="state === 'there'" :people="people" />
+  <p v-else-if="state === 'loading'" class="soft" role="status">{{ t('learner.loading') }}</p>
+  <template v-else>
+    <p class="soft" role="status">{{ t('common.problems.unreachable') }}</p>
+    <button class="button small" type="button" @click="reload">{{ t('common.away.again') }}</button>
+  </template>
+</template>
