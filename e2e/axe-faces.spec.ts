@@ -52,9 +52,10 @@ for (const language of LANGUAGES) {
       await expect(dialog).toBeVisible();
       await clean(page, what, '[role="dialog"]');
     }
-    // The preview at its full size, on a phone, in the light of the page and in the other.
+    // The preview at its full size: as a page, and on a phone in the light of the page and in the other.
     await page.goto(`/setup/${course}/look`);
     await page.locator('.pane header button:nth-last-of-type(2)').click();
+    await clean(page, 'the preview as a page', '[role="dialog"]');
     await page.locator('.frames button:nth-child(2)').click();
     await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(1);
     await clean(page, 'the preview', '[role="dialog"]');

@@ -123,6 +123,12 @@ test('the preview shows hidden things as learners do, and opens at full size', a
   await preview.getByRole('button', { name: 'See it at full size' }).click();
   const full = page.getByRole('dialog', { name: 'What a learner sees' });
   await expect(full.getByRole('heading', { name: 'Course SEE-1' })).toBeVisible();
+  const width = async (): Promise<number> =>
+    (await full.getByRole('region', { name: /^a learner/ }).boundingBox())?.width ?? 0;
+  expect(await width()).toBeGreaterThan(1000);
+  await full.getByRole('button', { name: 'As on a phone' }).click();
+  expect(Math.round(await width())).toBeLessThan(400);
+  await full.getByRole('button', { name: 'As a page' }).click();
   await full.getByRole('button', { name: 'Close' }).click();
   await preview.getByRole('button', { name: 'Fold the preview away' }).click();
   await page.reload();

@@ -131,7 +131,7 @@ function pin(): void {
             :moment="seeing.pinned.moment"
             :label="t('setup.seeing.keptBeside', { name: seeing.pinned.name })"
             :dark="dark"
-            :class="frame"
+            :class="{ 'as-phone': frame === 'phone' }"
           />
         </div>
         <div class="one">
@@ -141,7 +141,7 @@ function pin(): void {
             :moment="marker.moment.value"
             :label="`${who}, ${on}`"
             :dark="dark"
-            :class="frame"
+            :class="{ 'as-phone': frame === 'phone' }"
           />
         </div>
         <p class="acts">
@@ -319,7 +319,7 @@ button.chip {
   border-bottom: 3px solid var(--route);
 }
 
-.one > .phone {
+.one > .as-phone {
   width: 372px;
   margin: 0 auto;
   border-inline: 1px solid var(--field-rule);

@@ -244,7 +244,7 @@ watch(place, (now) => {
         <div v-else-if="area === 'guide'" class="page wide">
           <GuideFace :course="view" :today="today" :level="2" />
         </div>
-        <div v-else-if="area === 'members'" class="page wide">
+        <div v-else-if="area === 'members'" class="page">
           <h2>{{ t('learner.members.title') }}</h2>
           <PreviewMembers :viewer="viewer" :moment="moment" />
         </div>
@@ -323,14 +323,20 @@ watch(place, (now) => {
   color: var(--ink);
 }
 
+/* As wide as the pages themselves. */
 .page {
   display: grid;
   gap: 12px;
-  justify-items: start;
+  max-width: 752px;
+  margin: 0 auto;
   padding: 16px;
 }
 
 .page.wide {
-  justify-items: stretch;
+  max-width: 1040px;
+}
+
+.page > .button {
+  justify-self: start;
 }
 </style>
