@@ -4,7 +4,7 @@ import { addLearner, comeInAs, INES, ownCourse, send, setting } from './support/
 
 test('the guide and the members, in the preview as in the course', async ({ page }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'PREVIEW-1', 3, true, '2027-02-15');
+  const { id } = await ownCourse(page, 'PREVIEW-2', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await send(page, id, [{ id: 'hide', edits: [setting('page-2', 'shown', false, true)] }]);
 
@@ -13,9 +13,9 @@ test('the guide and the members, in the preview as in the course', async ({ page
   const full = page.getByRole('dialog', { name: 'What a learner sees' });
   await full.getByRole('button', { name: 'Pacing guide' }).click();
   const table = full.getByRole('table');
-  await expect(full.getByRole('heading', { name: 'Course PREVIEW-1', level: 2 })).toBeVisible();
-  await expect(table.getByRole('row', { name: /Page 1/ })).toBeVisible();
-  await expect(table.getByRole('row', { name: /Page 2/ })).toHaveCount(0);
+  await expect(full.getByRole('heading', { name: 'Course PREVIEW-2', level: 2 })).toBeVisible();
+  await expect(table.getByRole('row', { name: /Page 1 Page/ })).toBeVisible();
+  await expect(table.getByRole('row', { name: /Page 2 Page/ })).toHaveCount(0);
 
   await full.getByRole('button', { name: 'Members', exact: true }).click();
   const names = full.getByRole('listitem');
