@@ -62,10 +62,10 @@ const parts = computed(() => {
     @open="emit('open', $event)"
     @section="emit('section', $event)"
   />
-  <template v-else-if="area === 'syllabus'">
+  <div v-else-if="area === 'syllabus'" class="syllabus">
     <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
     <PublicFacts :course="course" :level="level + 1" />
-  </template>
+  </div>
   <section v-for="part in parts" :key="part.id" class="part">
     <component :is="`h${level + 1}`" v-if="part.title">{{ part.title }}</component>
     <ul>
@@ -84,6 +84,10 @@ const parts = computed(() => {
 <style scoped>
 .sections {
   margin-top: 18px;
+}
+
+.syllabus {
+  margin-top: 12px;
 }
 
 .part {

@@ -20,6 +20,8 @@ const initials = (name: string): string =>
     .map((word) => word[0] ?? '')
     .filter((letter, at, all) => at === 0 || at === all.length - 1)
     .join('');
+/** A long address breaks where one would read it on: after a point, and before the sign in its middle. */
+const mailParts = (mail: string): readonly string[] => mail.split(/(?=@)|(?<=\.)/);
 const whatOf = ({ role, does }: ContactView): string | null => (role === null ? does : roleWord(role));
 const src = (card: ContactView): string | null =>
   card.picture === null || props.pictureHref === null ? null : props.pictureHref(card);
@@ -44,7 +46,11 @@ const src = (card: ContactView): string | null =>
           <IconClock :size="16" aria-hidden="true" /><span>{{ card.hours }}</span>
         </p>
         <p v-if="card.mail" class="way">
-          <IconMail :size="16" aria-hidden="true" /><a :href="`mailto:${card.mail}`">{{ card.mail }}</a>
+          <IconMail :size="16" aria-hidden="true" /><a :href="`mailto:${card.mail}`"
+            ><template v-for="(part, at) in mailParts(card.mail)" :key="at"
+              ><wbr v-if="at > 0" />{{ part }}</template
+            ></a
+          >
         </p>
         <p v-if="card.phone" class="way">
           <IconPhone :size="16" aria-hidden="true" />

@@ -62,6 +62,12 @@ function drawn(item: MenuItemView): { is: string; attributes: Record<string, unk
   }
   return { is: 'a', attributes: { href: item.address ?? '', target: '_blank', rel: 'noopener noreferrer' } };
 }
+/** On a tab there is room for a short word, or for two lines. */
+function inTab(item: MenuItemView): string {
+  const isOwn = ownWords(item.names, locale.value) !== null;
+  return item.area === 'announcements' && !isOwn ? t('learner.menu.announcementsTab') : words.ofItem(item);
+}
+const isOneWord = (name: string): boolean => !/[\s\u00ad]/.test(name);
 const leadsOut = ({ to }: MenuItemView): boolean => to === 'address' || to === 'institution';
 
 async function toggle(): Promise<void> {
@@ -155,9 +161,10 @@ function close(): void {
           v-bind="drawn(item).attributes"
         >
           <span class="sign"><AreaSign :item="item" /><span v-if="hasNews(item)" class="dot" /></span>
-          <span :class="['tab-name', { single: !words.ofItem(item).includes(' ') }]">{{
-            words.ofItem(item)
+          <span :class="['tab-name', { single: isOneWord(inTab(item)) }]" aria-hidden="true">{{
+            inTab(item)
           }}</span>
+          <span class="visually-hidden">{{ words.ofItem(item) }}</span>
           <span v-if="hasNews(item)" class="visually-hidden"
             >{{ unread }} {{ t('learner.menu.unread', unread) }}</span
           >

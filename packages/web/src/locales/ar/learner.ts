@@ -78,6 +78,8 @@ export default {
   menu: {
     title: 'قائمة المقرر',
     more: 'المزيد',
+    // On a narrow tab; U+00AD where it may break.
+    announcementsTab: 'الإعلانات',
     unread: 'جديد | جديدان | جديدة | جديدًا | جديد',
     staffOnly: 'للطاقم فقط',
     groups: { learn: 'تعلّم', take_part: 'شارك', get_help: 'اطلب العون' },

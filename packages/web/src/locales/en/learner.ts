@@ -78,6 +78,8 @@ export default {
   menu: {
     title: 'Course menu',
     more: 'More',
+    // On a narrow tab; U+00AD where it may break.
+    announcementsTab: 'Announce\u00adments',
     unread: 'new | new',
     staffOnly: 'Staff only',
     groups: { learn: 'Learn', take_part: 'Take part', get_help: 'Get help' },

@@ -78,6 +78,8 @@ export default {
   menu: {
     title: 'Menú del curso',
     more: 'Más',
+    // On a narrow tab; U+00AD where it may break.
+    announcementsTab: 'Anuncios',
     unread: 'nuevo | nuevos',
     staffOnly: 'Solo el equipo',
     groups: { learn: 'Aprender', take_part: 'Participar', get_help: 'Pedir ayuda' },

@@ -78,6 +78,8 @@ export default {
   menu: {
     title: 'Menu du cours',
     more: 'Plus',
+    // On a narrow tab; U+00AD where it may break.
+    announcementsTab: 'Annonces',
     unread: 'nouvelle | nouvelles',
     staffOnly: 'Équipe seulement',
     groups: { learn: 'Apprendre', take_part: 'Participer', get_help: 'Se faire aider' },

@@ -70,7 +70,7 @@ export default {
   },
   areasText: 'Off, an area has no page at all. What is in it stays where it is.',
   areaTexts: {
-    home: 'The page with the panels below',
+    home: 'The page with the panels',
     sections: 'All sections, in order',
     announcements: 'All that stand now',
     assignments: 'Every assignment, section by section',

@@ -70,7 +70,7 @@ export default {
   },
   areasText: 'Apagada, un área no tiene página. Lo que hay en ella se queda donde está.',
   areaTexts: {
-    home: 'La página con los paneles de abajo',
+    home: 'La página con los paneles',
     sections: 'Todas las secciones, en orden',
     announcements: 'Todos los que están puestos ahora',
     assignments: 'Todas las tareas, sección por sección',

@@ -71,7 +71,7 @@ export default {
   },
   areasText: 'Éteint, un espace n’a pas de page. Ce qui est dedans reste où il est.',
   areaTexts: {
-    home: 'La page avec les panneaux ci-dessus',
+    home: 'La page avec les panneaux',
     sections: 'Toutes les sections, dans l’ordre',
     announcements: 'Toutes celles qui sont affichées',
     assignments: 'Tous les devoirs, section par section',
