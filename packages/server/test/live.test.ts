@@ -1,6 +1,11 @@
 /** Server-sent events: what has changed for somebody, by a change and by a moment that comes. */
+import { EventEmitter } from 'node:events';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Response } from 'express';
 import { runningClock } from '../src/config/clock.ts';
+import { PersonRow } from '../src/db/entities.ts';
+import { streamEvents } from '../src/live/events.ts';
+import type { Notices } from '../src/live/notices.ts';
 import { admin, courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
@@ -180,5 +185,36 @@ describe('somebody who listens', () => {
     const outsider = await listen('outsider');
     await outsider.until('ready');
     expect(outsider.events.map(({ event }) => event)).toEqual(['ready']);
+  });
+
+  test('who leaves while listening begins is listened for no longer', async () => {
+    const events = new EventEmitter();
+    const response = Object.assign(events, {
+      status: () => response,
+      set: () => response,
+      flushHeaders: () => undefined,
+      write: () => true,
+    });
+    let listeners = 0;
+    const notices = {
+      listen: () => {
+        listeners += 1;
+        return () => (listeners -= 1);
+      },
+      stop: () => Promise.resolve(),
+    };
+    const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE.learner });
+    const clock = runningClock(new Date(START).toISOString());
+    const { database } = server;
+    const streaming = streamEvents(response as unknown as Response, {
+      database,
+      notices: notices as unknown as Notices,
+      clock,
+      person,
+    });
+    expect(listeners).toBe(1);
+    events.emit('close');
+    await streaming;
+    expect(listeners).toBe(0);
   });
 });

@@ -53,27 +53,35 @@ async function standing(em: EntityManager, { person, clock }: Listening, since: 
   return { viewers, wait };
 }
 
-/** Courses of theirs whose last change came after that, each with its number: the page may be from before it. */
+/** Courses of theirs that have changed since then, each with its last number: the page may be from before it. */
 async function changedSince(
   em: EntityManager,
   { person }: Listening,
   own: readonly string[],
   since: number,
 ): Promise<readonly { readonly id: string; readonly seq: number }[]> {
-  const theirs =
-    person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...own] } };
-  const rows = await em.find(CourseRow, { ...theirs, seq: { $gt: 0 } }, { fields: ['id', 'seq'] });
-  if (rows.length === 0) return [];
-  const last = await em.find(
+  const isStaff = person.kind === 'staff';
+  const recent = await em.find(
     ChangeRow,
-    { $or: rows.map(({ id, seq }) => ({ courseId: id, seq })), at: { $gte: new Date(since).toISOString() } },
-    { fields: ['courseId', 'seq'] },
+    {
+      at: { $gte: new Date(since).toISOString() },
+      ...(isStaff ? {} : { courseId: { $in: [...own] } }),
+    },
+    { fields: ['courseId', 'seq'], orderBy: { seq: 'asc' } },
   );
-  return last.map(({ courseId, seq }) => ({ id: courseId, seq }));
+  const last = new Map(recent.map(({ courseId, seq }) => [courseId, seq]));
+  if (isStaff && last.size > 0) {
+    const theirs = { institutionId: person.institutionId, id: { $in: [...last.keys()] } };
+    const kept = new Set((await em.find(CourseRow, theirs, { fields: ['id'] })).map(({ id }) => id));
+    for (const id of last.keys()) if (!kept.has(id)) last.delete(id);
+  }
+  return [...last].map(([id, seq]) => ({ id, seq }));
 }
 
 export async function streamEvents(response: Response, listening: Listening): Promise<void> {
   const { database, notices, person } = listening;
+  // From the first moment on: whoever leaves while all this begins has left as well.
+  const left = new Promise<void>((resolve) => response.once('close', resolve));
   response.status(200).set({
     'Content-Type': 'text/event-stream',
     // A compressed stream is held back until it is worth compressing.
@@ -148,7 +156,7 @@ export async function streamEvents(response: Response, listening: Listening): Pr
   for (const { id, seq } of missed) if (mayPlanIt(id)) send('course', { id, seq });
   if (missed.length > 0) send('look', {});
   send('ready', {});
-  await new Promise<void>((resolve) => response.once('close', resolve));
+  await left;
   isOver = true;
   stop();
   clearInterval(beat);
