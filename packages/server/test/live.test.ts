@@ -102,7 +102,10 @@ describe('somebody who listens', () => {
       { kind: 'set', target: ids[LIVE], field: 'title', value: 'Estuary', was: 'Estuary Field Methods' },
     ]);
     await Promise.all([ines.until('course'), noor.until('look')]);
-    expect(ines.events.filter(({ event }) => event === 'missed')).toHaveLength(1);
+    // Once, on the one connection that has taken the place of the broken one.
+    await new Promise((done) => setTimeout(done, 300));
+    const heard = (wanted: string): number => ines.events.filter(({ event }) => event === wanted).length;
+    expect([heard('missed'), heard('course')]).toEqual([1, 1]);
   });
 
   test('hears nothing of courses that they are not on', async () => {

@@ -44,7 +44,15 @@ export function openNotices(databaseUrl: string, log: Logger): Notices {
   };
   const start = async (): Promise<void> => {
     const next = new pg.Client({ connectionString: databaseUrl, application_name: 'itinerary notices' });
-    next.on('error', again);
+    // A connection that breaks may say so twice, and is replaced once.
+    let isBroken = false;
+    const broken = (error: unknown): void => {
+      if (isBroken) return;
+      isBroken = true;
+      void next.end().catch(() => undefined);
+      again(error);
+    };
+    next.on('error', broken);
     next.on('notification', ({ payload }) => {
       const notice = JSON.parse(payload ?? '{}') as Notice;
       listeners.forEach((hear) => hear(notice));
@@ -57,7 +65,7 @@ export function openNotices(databaseUrl: string, log: Logger): Notices {
       else if (hasBrokenOff) listeners.forEach((hear) => hear(null));
       hasBrokenOff = false;
     } catch (error) {
-      again(error);
+      broken(error);
     }
   };
   const started = start();

@@ -9,7 +9,7 @@ const roleWord = useRoleWord();
 
 <template>
   <ul>
-    <li v-for="person in people" :key="`${person.role} ${person.name}`">
+    <li v-for="(person, at) in people" :key="at">
       <span>{{ person.name }}</span>
       <span class="soft">{{ [roleWord(person.role), ...person.groups].join(' · ') }}</span>
     </li>
