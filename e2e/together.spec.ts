@@ -1,7 +1,10 @@
 /** Two instructors in one course, lost connections, undo: nothing is ever overwritten or lost unseen. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, TUNDE } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, send, setting, TUNDE } from './support/people.ts';
+import { secondServer } from './support/second-server.ts';
+
+const NOW = '2027-02-16T09:42:00.000Z';
 
 const openOutline = async (page: Page, id: string): Promise<void> => {
   await page.goto(`/setup/${id}/outline`);
@@ -64,6 +67,33 @@ test('a lost connection is said, tried again, and nothing typed meanwhile is los
   await page.reload();
   await expect(page.getByLabel('Title of item 1.1')).toHaveValue('Typed without a net');
   await expect(page.getByLabel('Title of item 2.1')).toHaveValue('And more');
+});
+
+test('what somebody else did while the server was away comes when it is back, without a press', async ({
+  page,
+  browser,
+}) => {
+  const before = await secondServer(NOW, 'stands');
+  const servers = [before];
+  const ines = await (await browser.newContext()).newPage();
+  try {
+    await comeInAs(ines, INES);
+    const { id } = await ownCourse(ines, 'AWAY-1');
+    await page.goto(`${before.url}/sign-in`);
+    await page.getByRole('button', { name: TUNDE }).click();
+    await expect(page).toHaveURL(/\/desk/);
+    await page.goto(`${before.url}/setup/${id}/outline`);
+    await expect(page.getByLabel('Title of item 1.1')).toHaveValue('Page 1');
+    await allSaved(page);
+    await before.stop();
+    await send(ines, id, [{ id: 'meanwhile', edits: [setting('page-1', 'title', 'Meanwhile', 'Page 1')] }]);
+    // So much later that it does not tell by itself what came a moment ago.
+    servers.push(await secondServer('2027-02-16T11:42:00.000Z', 'stands', before));
+    await expect(page.getByLabel('Title of item 1.1')).toHaveValue('Meanwhile', { timeout: 30_000 });
+  } finally {
+    await ines.context().close();
+    await Promise.all(servers.map((server) => server.stop()));
+  }
 });
 
 test('a page closed in mid-sentence sends the sentence', async ({ page, context }) => {

@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 
 export interface SecondServer {
   readonly url: string;
+  /** Once more is no matter. */
   readonly stop: () => Promise<void>;
 }
 
@@ -16,11 +17,18 @@ async function freePort(): Promise<number> {
   return port;
 }
 
-/** @param clock `stands` at `now`, or `runs` on from it. */
-export async function secondServer(now: string, clock: 'stands' | 'runs'): Promise<SecondServer> {
+/**
+ * @param clock `stands` at `now`, or `runs` on from it.
+ * @param again where one was before, for a server that comes back.
+ */
+export async function secondServer(
+  now: string,
+  clock: 'stands' | 'runs',
+  again?: SecondServer,
+): Promise<SecondServer> {
   const main = process.env['E2E_SERVER'];
   if (main === undefined) throw new Error('E2E_SERVER is not set; end-to-end tests are run by npm test');
-  const port = await freePort();
+  const port = again === undefined ? await freePort() : Number(new URL(again.url).port);
   const env = { ...process.env, PORT: String(port), ITINERARY_NOW: now, ITINERARY_CLOCK: clock };
   const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise<void>((resolve, reject) => {
@@ -33,6 +41,10 @@ export async function secondServer(now: string, clock: 'stands' | 'runs'): Promi
     url: `http://127.0.0.1:${port}`,
     stop: () =>
       new Promise((resolve) => {
+        if (child.exitCode !== null || child.signalCode !== null) {
+          resolve();
+          return;
+        }
         child.removeAllListeners('exit');
         child.once('exit', () => resolve());
         child.kill('SIGTERM');
