@@ -47,9 +47,8 @@ async function paints(context: BrowserContext, url: string, ready: string): Prom
     () =>
       new Promise<Paints>((resolve) => {
         new PerformanceObserver((list) => {
-          const last = list.getEntries().at(-1) as
-            (PerformanceEntry & { element: Element | null }) | undefined;
-          resolve({ largest: last?.startTime ?? NaN, what: last?.element?.localName ?? 'nothing' });
+          const last = list.getEntries().at(-1) as (PerformanceEntry & { url: string }) | undefined;
+          resolve({ largest: last?.startTime ?? NaN, what: last?.url ? 'a picture' : 'words' });
         }).observe({ type: 'largest-contentful-paint', buffered: true });
       }),
   );
