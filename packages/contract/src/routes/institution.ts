@@ -1,0 +1,98 @@
+/** What staff of the institution keep for all courses, and the picture library. */
+import { storableSchema } from '@itinerary/core';
+import { z } from 'zod';
+import {
+  institutionPageBodySchema,
+  institutionPagesSchema,
+  librarySchema,
+  menuTemplatesSchema,
+  newMenuTemplateSchema,
+} from '../face.ts';
+import { holidaysSchema, readHolidaysSchema } from '../people.ts';
+import { pathId } from './route.ts';
+import type { Route } from './route.ts';
+
+export const INSTITUTION_ROUTES = {
+  readHolidays: {
+    method: 'post',
+    path: '/api/holidays',
+    access: 'institution',
+    summary: 'Read holidays from an iCalendar file (RFC 5545); those with the same UID are replaced',
+    body: readHolidaysSchema,
+    status: 200,
+    answer: holidaysSchema,
+  },
+  removeHoliday: {
+    method: 'delete',
+    path: '/api/holidays/{holiday}',
+    access: 'institution',
+    summary: 'Take a holiday off the institution’s list',
+    params: z.object({ holiday: pathId }),
+    status: 200,
+    answer: holidaysSchema,
+  },
+  setInstitutionPage: {
+    method: 'put',
+    path: '/api/institution/pages/{page}',
+    access: 'institution',
+    summary: 'Add or change a page of the institution that menus can lead to',
+    params: z.object({ page: pathId }),
+    body: institutionPageBodySchema,
+    status: 200,
+    answer: institutionPagesSchema,
+  },
+  removeInstitutionPage: {
+    method: 'delete',
+    path: '/api/institution/pages/{page}',
+    access: 'institution',
+    summary: 'Take a page of the institution off the list',
+    params: z.object({ page: pathId }),
+    status: 200,
+    answer: institutionPagesSchema,
+  },
+  menuTemplates: {
+    method: 'get',
+    path: '/api/menus',
+    access: 'create',
+    summary: 'The menus that the institution proposes',
+    status: 200,
+    answer: menuTemplatesSchema,
+  },
+  keepMenuTemplate: {
+    method: 'put',
+    path: '/api/menus/{template}',
+    access: 'institution',
+    summary: 'Propose a menu to all courses',
+    params: z.object({ template: pathId }),
+    body: newMenuTemplateSchema,
+    status: 200,
+    answer: menuTemplatesSchema,
+  },
+  removeMenuTemplate: {
+    method: 'delete',
+    path: '/api/menus/{template}',
+    access: 'institution',
+    summary: 'Take a proposed menu away; the courses that took it over keep theirs',
+    params: z.object({ template: pathId }),
+    status: 200,
+    answer: menuTemplatesSchema,
+  },
+  library: {
+    method: 'get',
+    path: '/api/library',
+    access: 'create',
+    summary: 'The picture library, searched by words',
+    query: z.object({ find: storableSchema.max(100).default('') }),
+    status: 200,
+    answer: librarySchema,
+  },
+  libraryPicture: {
+    method: 'get',
+    path: '/api/library/{picture}',
+    access: 'create',
+    summary: 'A picture of the library, small',
+    params: z.object({ picture: pathId }),
+    status: 200,
+    media: 'application/octet-stream',
+  },
+} as const satisfies Readonly<Record<string, Route>>;

@@ -1,0 +1,115 @@
+/** Courses for those who plan them: the desk, the plan and its changes, texts, files and pictures. */
+import { idSchema, storableSchema } from '@itinerary/core';
+import { z } from 'zod';
+import {
+  changesAnswerSchema,
+  changesRequestSchema,
+  codeAnswerSchema,
+  createdSchema,
+  deskSchema,
+  newCourseSchema,
+  planSchema,
+  textAnswerSchema,
+  uploadAnswerSchema,
+} from '../courses.ts';
+import { ownPicturesSchema, takenPictureSchema, takePictureSchema } from '../face.ts';
+import { course, pathId } from './route.ts';
+import type { Route } from './route.ts';
+
+export const PLANNING_ROUTES = {
+  desk: {
+    method: 'get',
+    path: '/api/desk',
+    access: 'signed_in',
+    summary: "One's courses",
+    status: 200,
+    answer: deskSchema,
+  },
+  code: {
+    method: 'get',
+    path: '/api/codes/{code}',
+    access: 'create',
+    summary: 'Whether a course code is free, who has it, and a free one',
+    params: z.object({ code: storableSchema.min(1).max(200) }),
+    query: z.object({ except: idSchema.optional() }),
+    status: 200,
+    answer: codeAnswerSchema,
+  },
+  createCourse: {
+    method: 'post',
+    path: '/api/courses',
+    access: 'create',
+    summary: 'Open a new course as a draft',
+    body: newCourseSchema,
+    status: 201,
+    answer: createdSchema,
+  },
+  plan: {
+    method: 'get',
+    path: '/api/courses/{course}/plan',
+    access: 'plan',
+    summary: "A course's whole plan and its sequence number",
+    params: course,
+    status: 200,
+    answer: planSchema,
+  },
+  changes: {
+    method: 'post',
+    path: '/api/courses/{course}/changes',
+    access: 'plan',
+    summary: 'Send changes, and get all that were taken since a sequence number',
+    params: course,
+    body: changesRequestSchema,
+    status: 200,
+    answer: changesAnswerSchema,
+  },
+  text: {
+    method: 'get',
+    path: '/api/courses/{course}/texts/{hash}',
+    access: 'plan',
+    summary: 'A long text of the plan, by its hash',
+    params: course.extend({ hash: pathId }),
+    status: 200,
+    answer: textAnswerSchema,
+  },
+  upload: {
+    method: 'post',
+    path: '/api/courses/{course}/files',
+    access: 'plan',
+    summary:
+      'Upload a file: its bytes as the body, its name in the query; refused while it arrives when too large',
+    params: course,
+    query: z.object({ name: storableSchema.trim().min(1).max(200) }),
+    takesFile: true,
+    status: 201,
+    answer: uploadAnswerSchema,
+  },
+  courseFile: {
+    method: 'get',
+    path: '/api/courses/{course}/files/{hash}',
+    access: 'plan',
+    summary: 'A file of the course, for those who plan it',
+    params: course.extend({ hash: pathId }),
+    status: 200,
+    media: 'application/octet-stream',
+  },
+  ownPictures: {
+    method: 'get',
+    path: '/api/courses/{course}/pictures',
+    access: 'plan',
+    summary: 'Pictures in all courses that one plans',
+    params: course,
+    status: 200,
+    answer: ownPicturesSchema,
+  },
+  takePicture: {
+    method: 'post',
+    path: '/api/courses/{course}/pictures',
+    access: 'plan',
+    summary: 'Put a picture from the library, or from another course of one’s own, among this course’s files',
+    params: course,
+    body: takePictureSchema,
+    status: 201,
+    answer: takenPictureSchema,
+  },
+} as const satisfies Readonly<Record<string, Route>>;

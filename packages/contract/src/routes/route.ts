@@ -1,0 +1,27 @@
+/** What is said of a route, and what the parameters of many are. */
+import { idSchema } from '@itinerary/core';
+import type { Right } from '@itinerary/core';
+import { z } from 'zod';
+
+/** `create`: may open courses. `institution`: its own staff. The rest are rights in the course that the address names. */
+export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'institution' | Right;
+
+export interface Route {
+  readonly method: 'get' | 'post' | 'put' | 'delete';
+  /** With `{name}` for parameters, as OpenAPI writes them. */
+  readonly path: string;
+  readonly access: RouteAccess;
+  readonly summary: string;
+  readonly params?: z.ZodType;
+  readonly query?: z.ZodType;
+  readonly body?: z.ZodType;
+  readonly status: 200 | 201 | 204;
+  readonly answer?: z.ZodType;
+  /** Of an answer that is not JSON. */
+  readonly media?: 'text/csv' | 'application/octet-stream' | 'text/event-stream';
+  /** The body is a file as it is, not JSON. */
+  readonly takesFile?: true;
+}
+
+export const course = z.object({ course: idSchema });
+export const pathId = idSchema;
