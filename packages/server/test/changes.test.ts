@@ -7,7 +7,7 @@ import type { Agent } from 'supertest';
 import { changeFor, move } from '../../core/test/random-changes.ts';
 import { loadCourse } from '../src/db/course-rows.ts';
 import { ChangeRow, NodeRow, TextRow } from '../src/db/entities.ts';
-import { signedIn, testServer } from './support/server.ts';
+import { openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer } from './support/server.ts';
 
 let server: TestServer;
@@ -28,29 +28,9 @@ afterAll(() => server.stop());
 /** A fresh course that all three work on. */
 beforeEach(async () => {
   count += 1;
-  const body = {
-    title: 'Course',
-    code: `NEW-${count}`,
-    purpose: 'learners',
-    department: null,
-    term: null,
-    firstDay: '2027-03-01',
-    weeks: 3,
-    zone: 'UTC',
-  };
-  const { id } = (await ines.post('/api/courses').send(body).expect(201)).body as { id: string };
-  for (const [find, role] of [
-    ['tunde', 'instructor'],
-    ['adaeze', 'assistant'],
-  ] as const) {
-    const { people } = (await ines.get(`/api/courses/${id}/candidates?find=${find}`)).body as {
-      people: { id: string }[];
-    };
-    await ines
-      .post(`/api/courses/${id}/members`)
-      .send({ people: people.map((person) => person.id), role })
-      .expect(200);
-  }
+  const id = await openCourse(ines, { title: 'Course', code: `NEW-${count}` });
+  await putOn(ines, id, 'tunde', 'instructor');
+  await putOn(ines, id, 'adaeze', 'assistant');
   course = await planOf(ines, id);
 });
 

@@ -10,7 +10,7 @@ import type { UploadAnswer } from '@itinerary/contract';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
 import { hashText } from '../src/text/rich-text.ts';
-import { fileRef, NOW, signedIn, testServer } from './support/server.ts';
+import { fileRef, NOW, openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -81,17 +81,13 @@ const ITEMS: readonly Making[] = [
 ];
 
 async function made(agent: Agent): Promise<void> {
-  const created = await agent.post('/api/courses').send({
+  id = await openCourse(agent, {
     title: 'Denied things',
     code: 'DEN-1',
     purpose: 'practice',
-    department: null,
-    term: null,
     firstDay: '2027-01-04',
     weeks: 30,
-    zone: 'UTC',
   });
-  id = (created.body as { id: string }).id;
   const texts: Record<string, string> = {};
   const nodes: Item[] = [];
   for (const { id: node, more } of ITEMS) {
@@ -177,18 +173,6 @@ async function made(agent: Agent): Promise<void> {
   hiddenWords.set('working copy', 'inside-of-working-copy-');
 }
 
-async function join(agent: Agent, find: string, role: string): Promise<string> {
-  const { people } = (await agent.get(`/api/courses/${id}/candidates?find=${find}`)).body as {
-    people: { id: string }[];
-  };
-  const person = people[0]?.id ?? '';
-  await agent
-    .post(`/api/courses/${id}/members`)
-    .send({ people: [person], role })
-    .expect(200);
-  return person;
-}
-
 beforeAll(async () => {
   server = await testServer();
   for (const who of ASKERS) {
@@ -197,9 +181,9 @@ beforeAll(async () => {
   }
   const instructor = await signedIn(server, 'instructor');
   await made(instructor);
-  const noor = await join(instructor, 'noor', 'learner');
-  await join(instructor, 'kenji', 'visitor');
-  await join(instructor, 'adaeze', 'assistant');
+  const noor = await putOn(instructor, id, 'noor', 'learner');
+  await putOn(instructor, id, 'kenji', 'visitor');
+  await putOn(instructor, id, 'adaeze', 'assistant');
   await instructor
     .put(`/api/courses/${id}/members/${noor}/groups`)
     .send({ groups: ['k'] })

@@ -19,7 +19,7 @@ import sharp from 'sharp';
 import type { Agent, Test } from 'supertest';
 import { hashText } from '../src/text/rich-text.ts';
 import { photo, png, textChunk } from './support/pictures.ts';
-import { courseIds, fileRef, LIVE, NOW, signedIn, testServer } from './support/server.ts';
+import { courseIds, fileRef, LIVE, NOW, openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -69,20 +69,15 @@ beforeAll(async () => {
   ids = await courseIds(server);
   for (const who of ['instructor', 'assistant', 'learner', 'outsider', 'visitor', 'staff'] as const)
     agents.set(who, await signedIn(server, who));
-  const created = await as('instructor').post('/api/courses').send({
+  id = await openCourse(as('instructor'), {
     title: 'A course with a face',
     code: 'FACE-1',
     purpose: 'practice',
-    department: null,
-    term: null,
     firstDay: '2027-02-15',
     weeks: 4,
     zone: 'Europe/Lisbon',
   });
-  id = (created.body as { id: string }).id;
-  const found = await as('instructor').get(`/api/courses/${id}/candidates?find=noor`);
-  const people = (found.body as { people: { id: string }[] }).people.map((one) => one.id);
-  await as('instructor').post(`/api/courses/${id}/members`).send({ people, role: 'learner' }).expect(200);
+  await putOn(as('instructor'), id, 'noor', 'learner');
   const page = (key: string, title: string): object => ({
     ...newItem('page', { id: key, title }),
     text: hashText('<p>Words</p>'),
@@ -379,17 +374,7 @@ describe('pictures', () => {
       .post(`/api/courses/${ids[LIVE] ?? ''}/pictures`)
       .send(choice)
       .expect(201);
-    const theirs = await as('outsider').post('/api/courses').send({
-      title: 'T',
-      code: 'OUT-1',
-      purpose: 'practice',
-      department: null,
-      term: null,
-      firstDay: null,
-      weeks: 1,
-      zone: 'UTC',
-    });
-    const other = (theirs.body as { id: string }).id;
+    const other = await openCourse(as('outsider'), { code: 'OUT-1', purpose: 'practice' });
     await as('outsider').post(`/api/courses/${other}/pictures`).send(choice).expect(404);
   });
 });

@@ -6,7 +6,7 @@ import { runningClock } from '../src/config/clock.ts';
 import { PersonRow } from '../src/db/entities.ts';
 import { streamEvents } from '../src/live/events.ts';
 import type { Notices } from '../src/live/notices.ts';
-import { admin, courseIds, DRAFT, LIVE, PEOPLE, signedIn, testServer } from './support/server.ts';
+import { admin, courseIds, DRAFT, LIVE, PEOPLE, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -121,11 +121,7 @@ describe('somebody who listens', () => {
   test('is woken when a draft of theirs goes live by itself, and then it is on their desk', async () => {
     const draft = ids[DRAFT] as string;
     const instructor = await signedIn(server, 'instructor');
-    const { people } = (await instructor.get(`/api/courses/${draft}/candidates?find=noor`)).body as {
-      people: { id: string }[];
-    };
-    const [noor] = people;
-    await instructor.post(`/api/courses/${draft}/members`).send({ people: [noor?.id], role: 'learner' });
+    await putOn(instructor, draft, 'noor', 'learner');
     const desk = async (): Promise<string> =>
       JSON.stringify((await (await signedIn(server, 'learner')).get('/api/desk')).body);
     const plan = (await instructor.get(`/api/courses/${draft}/plan`)).body as {
@@ -153,12 +149,7 @@ describe('somebody who listens', () => {
   test('is told of what came just before they began to listen', async () => {
     const draft = ids[DRAFT] as string;
     const instructor = await signedIn(server, 'instructor');
-    const { people } = (await instructor.get(`/api/courses/${draft}/candidates?find=noor`)).body as {
-      people: { id: string }[];
-    };
-    await instructor
-      .post(`/api/courses/${draft}/members`)
-      .send({ people: people.map(({ id }) => id), role: 'learner' });
+    await putOn(instructor, draft, 'noor', 'learner');
     const { course } = (await instructor.get(`/api/courses/${draft}/plan`)).body as {
       course: { dates: { zone: string } };
     };

@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { CourseView } from '@itinerary/core';
 import type { Agent } from 'supertest';
-import { signedIn, testServer } from './support/server.ts';
+import { openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer } from './support/server.ts';
 
 let server: TestServer;
@@ -23,17 +23,7 @@ async function change(course: string, edits: readonly object[]): Promise<void> {
 
 /** A live course with a section, and in it two pages that are ticked as done. */
 async function liveCourse(code: string): Promise<string> {
-  const body = {
-    title: `Course ${code}`,
-    code,
-    purpose: 'learners',
-    department: null,
-    term: null,
-    firstDay: '2027-02-01',
-    weeks: 8,
-    zone: 'Europe/Lisbon',
-  };
-  const { id } = (await ines.post('/api/courses').send(body).expect(201)).body as { id: string };
+  const id = await openCourse(ines, { code, firstDay: '2027-02-01', weeks: 8, zone: 'Europe/Lisbon' });
   const { course } = (await ines.get(`/api/courses/${id}/plan`).expect(200)).body as {
     course: { sections: { id: string }[] };
   };
@@ -56,14 +46,6 @@ async function liveCourse(code: string): Promise<string> {
   return id;
 }
 
-async function enrol(course: string, find: string): Promise<void> {
-  const found = (await ines.get(`/api/courses/${course}/candidates?find=${find}`)).body as {
-    people: { id: string }[];
-  };
-  const people = found.people.map((one) => one.id);
-  await ines.post(`/api/courses/${course}/members`).send({ people, role: 'learner' }).expect(200);
-}
-
 const itemStatus = async (who: Agent): Promise<number> =>
   (await who.get(`/api/learn/${second}/items/TWO-1`)).status;
 const tick = (item: string): Promise<unknown> =>
@@ -75,7 +57,7 @@ beforeAll(async () => {
   noor = await signedIn(server, 'learner');
   first = await liveCourse('ONE');
   second = await liveCourse('TWO');
-  await enrol(second, 'noor');
+  await putOn(ines, second, 'noor', 'learner');
   const rule = {
     when: { kind: 'all', of: [{ kind: 'course', course: first, title: 'Course ONE' }] },
     until: null,
@@ -93,7 +75,7 @@ test('closed to whoever is not even on the other course: they see its name, and 
 });
 
 test('opened by doing all that counts there, and not before the last of it', async () => {
-  await enrol(first, 'noor');
+  await putOn(ines, first, 'noor', 'learner');
   await tick('ONE-1');
   expect(await itemStatus(noor)).toBe(404);
   await tick('ONE-2');
@@ -101,8 +83,11 @@ test('opened by doing all that counts there, and not before the last of it', asy
 });
 
 test('for nobody else', async () => {
-  await enrol(second, 'hye');
-  expect(await itemStatus(await signedIn(server, 'outsider'))).toBe(404);
+  await putOn(ines, second, 'hye', 'learner');
+  const hye = await signedIn(server, 'outsider');
+  expect(await itemStatus(hye)).toBe(404);
+  // The course itself is theirs, and what waits for nothing.
+  await hye.get(`/api/learn/${second}/items/TWO-2`).expect(200);
 });
 
 test('closed again when a tick is taken back, or when there is more to do there', async () => {

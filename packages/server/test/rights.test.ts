@@ -7,7 +7,7 @@ import { newItem } from '@itinerary/core';
 import { hashText } from '../src/text/rich-text.ts';
 import type { UploadAnswer } from '@itinerary/contract';
 import type { Agent, Response } from 'supertest';
-import { fileRef, ARCHIVED, courseIds, DRAFT, LIVE, signedIn, testServer } from './support/server.ts';
+import { ARCHIVED, courseIds, DRAFT, fileRef, LIVE, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -157,13 +157,7 @@ describe('a draft is the same as a course that does not exist', () => {
   test('also for a learner who is on it', async () => {
     const instructor = agents.get('instructor') as Agent;
     const draft = ids[DRAFT] as string;
-    const { people } = (await instructor.get(`/api/courses/${draft}/candidates?find=noor`)).body as {
-      people: { id: string }[];
-    };
-    await instructor
-      .post(`/api/courses/${draft}/members`)
-      .send({ people: people.map(({ id }) => id), role: 'learner' })
-      .expect(200);
+    await putOn(instructor, draft, 'noor', 'learner');
     for (const [, route] of inCourse) {
       const on = await call('learner', route, draft);
       const nothing = await call('learner', route, 'never-was');

@@ -3,8 +3,8 @@ import { randomBytes } from 'node:crypto';
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { UploadAnswer } from '@itinerary/contract';
-import type { CourseFileRef } from '@itinerary/core';
+import type { NewCourseRequest, UploadAnswer } from '@itinerary/contract';
+import type { CourseFileRef, Role } from '@itinerary/core';
 import pg from 'pg';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
@@ -111,6 +111,40 @@ export const ARCHIVED = 'EFM-210-SPR26';
 export async function courseIds(server: RunningServer): Promise<Readonly<Record<string, string>>> {
   const courses = await deskOf(await signedIn(server, 'staff'));
   return Object.fromEntries(courses.map(({ code, id }) => [code, id]));
+}
+
+/** Opens a course, and gives its id. */
+export async function openCourse(
+  agent: Agent,
+  course: Partial<NewCourseRequest> & Pick<NewCourseRequest, 'code'>,
+): Promise<string> {
+  const usual: Omit<NewCourseRequest, 'code'> = {
+    title: `Course ${course.code}`,
+    purpose: 'learners',
+    department: null,
+    term: null,
+    firstDay: '2027-03-01',
+    weeks: 3,
+    zone: 'UTC',
+  };
+  const answer = await agent
+    .post('/api/courses')
+    .send({ ...usual, ...course })
+    .expect(201);
+  return (answer.body as { id: string }).id;
+}
+
+/** Puts the first who is found by some words on a course, and gives their id. */
+export async function putOn(agent: Agent, course: string, find: string, role: Role): Promise<string> {
+  const { people } = (await agent.get(`/api/courses/${course}/candidates?find=${find}`).expect(200)).body as {
+    people: { id: string }[];
+  };
+  const person = people[0]?.id ?? '';
+  await agent
+    .post(`/api/courses/${course}/members`)
+    .send({ people: [person], role })
+    .expect(200);
+  return person;
 }
 
 /** What came, as a document names it. */
