@@ -74,8 +74,8 @@ const numbers = (ids: readonly string[]): string =>
         </span>
         <span v-if="!readonly" class="acts">
           <MoveButtons
-            :up="t('setup.outcomes.up', { text: outcome.text })"
-            :down="t('setup.outcomes.down', { text: outcome.text })"
+            words="outcomes"
+            :name="outcome.text"
             :is-first="at === 0"
             :is-last="at === outcomes.length - 1"
             @move="move(at, $event)"

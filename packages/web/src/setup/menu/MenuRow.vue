@@ -138,13 +138,7 @@ defineExpose({ focus: () => row.value?.focus() });
     </span>
     <span v-if="entry.staffOnly" class="mark">{{ t('setup.menu.staffOnly') }}</span>
     <span v-if="!readonly" class="acts">
-      <MoveButtons
-        :up="t('setup.menu.up', { name })"
-        :down="t('setup.menu.down', { name })"
-        :is-first="isFirst"
-        :is-last="isLast"
-        @move="emit('move', $event)"
-      />
+      <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
       <IconButton
         v-if="!isDivider"
         :icon="IconPencil"

@@ -82,13 +82,7 @@ function setDays(days: number | null): void {
         {{ name }} <span v-if="reason" class="reason">{{ reason }}</span>
       </span>
       <span v-if="!readonly" class="acts">
-        <MoveButtons
-          :up="t('setup.menu.up', { name })"
-          :down="t('setup.menu.down', { name })"
-          :is-first="isFirst"
-          :is-last="isLast"
-          @move="emit('move', $event)"
-        />
+        <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
         <IconButton
           v-if="hasOther"
           :icon="IconArrowsLeftRight"

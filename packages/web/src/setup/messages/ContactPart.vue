@@ -104,8 +104,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
           </button>
           <span v-if="!readonly" class="acts">
             <MoveButtons
-              :up="t('setup.menu.up', { name: nameOf(card) })"
-              :down="t('setup.menu.down', { name: nameOf(card) })"
+              :name="nameOf(card)"
               :is-first="at === 0"
               :is-last="at === cards.length - 1"
               @move="move(id, $event)"

@@ -8,7 +8,7 @@ export default {
   unassessed: 'لا شيء يقيسه بعد',
   assessedBy: 'يقيسه {numbers}',
   taughtBy: 'يعلّمه {numbers}',
-  up: 'ارفع: {text}',
-  down: 'أنزل: {text}',
+  up: 'ارفع: {name}',
+  down: 'أنزل: {name}',
   remove: 'احذف: {text}',
 };

@@ -8,7 +8,7 @@ export default {
   unassessed: 'Nothing assesses it yet',
   assessedBy: 'Assessed by {numbers}',
   taughtBy: 'taught by {numbers}',
-  up: 'Move up: {text}',
-  down: 'Move down: {text}',
+  up: 'Move up: {name}',
+  down: 'Move down: {name}',
   remove: 'Remove: {text}',
 };

@@ -8,7 +8,7 @@ export default {
   unassessed: 'Todavía nada lo evalúa',
   assessedBy: 'Lo evalúa {numbers}',
   taughtBy: 'lo enseña {numbers}',
-  up: 'Subir: {text}',
-  down: 'Bajar: {text}',
+  up: 'Subir: {name}',
+  down: 'Bajar: {name}',
   remove: 'Quitar: {text}',
 };

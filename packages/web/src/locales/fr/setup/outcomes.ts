@@ -8,7 +8,7 @@ export default {
   unassessed: 'Rien ne l’évalue encore',
   assessedBy: 'Évalué par {numbers}',
   taughtBy: 'enseigné par {numbers}',
-  up: 'Monter : {text}',
-  down: 'Descendre : {text}',
+  up: 'Monter : {name}',
+  down: 'Descendre : {name}',
   remove: 'Retirer : {text}',
 };
