@@ -9,7 +9,6 @@ const stop = (page: Page, name: string) =>
 test('fifteen weeks with a spring pause, moved by a week, turned into units, a unit copied', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await comeInAs(page, INES);
   const dialog = page.getByRole('dialog', { name: 'Before it changes' });
 

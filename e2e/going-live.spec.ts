@@ -47,7 +47,6 @@ test('a page of a live course is rewritten while it is held, compared, and relea
   page,
   browser,
 }) => {
-  test.setTimeout(90_000);
   await comeInAs(page, INES);
   const { id } = await ownCourse(page, 'HELD-1');
   await addLearner(page, id, 'noor');

@@ -42,7 +42,6 @@ const drawn = (page: Page, what: string): Promise<number> =>
   page.evaluate((name) => performance.getEntriesByName(`drawn ${name}`).length, what);
 
 test('a thousand items are filtered, selected and reordered by keyboard only', async ({ page }) => {
-  test.setTimeout(120_000);
   await comeInAs(page, INES);
   const id = await thousand(page, 'HUGE-1');
   await page.goto(`/setup/${id}/outline`);
@@ -101,7 +100,6 @@ test('a thousand items are filtered, selected and reordered by keyboard only', a
 });
 
 test('one edit draws one line of the outline again, and one of the preview', async ({ page }) => {
-  test.setTimeout(120_000);
   await comeInAs(page, INES);
   const id = await thousand(page, 'HUGE-2');
   await page.goto(`/setup/${id}/outline`);

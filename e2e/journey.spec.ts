@@ -4,7 +4,7 @@ import { allSaved, comeInAs, INES, LIVE, liveCourse, NOOR, signOut, speak } from
 import { picture } from './support/pictures.ts';
 
 test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const stop = (name: string) =>
     page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
 
@@ -81,6 +81,8 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
 
   await test.step('new course', async () => {
     await page.getByRole('link', { name: 'New course' }).click();
+    // The desk, which stands until the page has come, has a field to find courses by title or code.
+    await expect(page.getByRole('heading', { name: 'New course' })).toBeVisible();
     await page.getByLabel('Title').fill('Estuary Field Methods');
     await page.getByLabel('Code').fill('EFM-210-SPR27');
     await expect(page.getByText('The course “Estuary Field Methods” has this code.')).toBeVisible();

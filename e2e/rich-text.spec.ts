@@ -26,7 +26,6 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await comeInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'RICH-1');
   await addLearner(page, id);
