@@ -178,7 +178,7 @@ test('a course holds a language, and calls its people by its own words', async (
   await learner.context().close();
 });
 
-test('what is new is counted until it has been read; comments are said, and taken away', async ({
+test('what is new is counted until it has been read; comments are said, taken away, and brought back', async ({
   page,
   browser,
 }) => {
@@ -212,8 +212,24 @@ test('what is new is counted until it has been read; comments are said, and take
   await expect(learner.getByText('The one at <b>nine</b>')).toBeVisible();
   await learner.reload();
   await learner.getByRole('button', { name: 'One comment' }).click();
-  await learner.getByRole('button', { name: 'Take away the comment of Noor Rahimi' }).click();
-  await expect(learner.getByText('The one at <b>nine</b>')).toHaveCount(0);
+  const takeAway = learner.getByRole('button', { name: 'Take away the comment of Noor Rahimi' });
+  const bringBack = learner.getByRole('button', { name: 'Bring back the comment of Noor Rahimi' });
+  await takeAway.focus();
+  await learner.keyboard.press('Enter');
+  await expect(learner.getByRole('button', { name: 'No comments yet' })).toBeVisible();
+  // By keyboard, where one is.
+  await expect(bringBack).toBeFocused();
+  await learner.keyboard.press('Enter');
+  await expect(learner.getByRole('button', { name: 'One comment' })).toBeVisible();
+  await expect(takeAway).toBeFocused();
+  await learner.keyboard.press('Enter');
+  await expect(bringBack).toBeFocused();
+
+  // What its author took away is not there for the staff.
+  await page.goto(`/courses/${id}/announcements`);
+  await page.getByRole('button', { name: 'No comments yet' }).click();
+  await expect(page.getByLabel('Your comment')).toBeVisible();
+  await expect(page.getByText('The one at <b>nine</b>')).toHaveCount(0);
   await learner.context().close();
 
   // The editor says when each will stand on the home page, before it does.

@@ -223,6 +223,8 @@ export const commentsSchema = z.object({
       text: z.string(),
       /** This reader may take it away: their own, or any for whoever plans the course. */
       mayRemove: z.boolean(),
+      /** It has been taken away, and this reader may bring it back; to others it is not there. */
+      isRemoved: z.boolean(),
     }),
   ),
   mayComment: z.boolean(),

@@ -89,6 +89,39 @@ test('a course of the release before is read as it was, with what is new at its 
   }
 });
 
+test('comments of the release before stand in the order in which they were said, and are all there', async () => {
+  const name = await newDatabase('empty');
+  const database = await connect(urlOf(name));
+  try {
+    await database.getMigrator().up({ to: '0007-changes-by-moment' });
+    const sql = (text: string): Promise<unknown> => database.em.fork().getConnection().execute(text);
+    await sql(`insert into institution (id, name, zone) values ('i', 'I', 'UTC')`);
+    await sql(`insert into person (id, institution_id, name, address, kind, password_hash)
+      values ('p', 'i', 'P', 'p@example.org', 'learner', 'x')`);
+    await sql(`insert into course (id, institution_id, code, title, purpose, state, tags, dates, seq, created_at, settings)
+      values ('one', 'i', 'EFM-1', 'T', 'learners', 'live', '[]', '{"weeks": 2, "format": "weeks"}', 0, 'now', '{}')`);
+    for (const [id, on, at] of [
+      ['z', 'a', '2027-02-01'],
+      ['b', 'a', '2027-02-02'],
+      ['a', 'a', '2027-02-03'],
+      ['y', 'other', '2027-02-02'],
+    ])
+      await sql(`insert into remark (course_id, id, announcement_id, person_id, at, text)
+        values ('one', '${id}', '${on}', 'p', '${at}', 'T')`);
+    await migrate(database);
+    const rows = await sql('select id, turn, removed_by from remark order by announcement_id, turn');
+    expect(rows).toEqual([
+      { id: 'z', turn: 0, removed_by: null },
+      { id: 'b', turn: 1, removed_by: null },
+      { id: 'a', turn: 2, removed_by: null },
+      { id: 'y', turn: 0, removed_by: null },
+    ]);
+  } finally {
+    await database.close(true);
+    await admin(`drop database ${name} with (force)`);
+  }
+});
+
 describe('order keys', () => {
   test('sort as the siblings stand, are unique, and keep what can be kept', () => {
     fc.assert(

@@ -78,6 +78,7 @@ beforeAll(async () => {
     zone: 'Europe/Lisbon',
   });
   await putOn(as('instructor'), id, 'noor', 'learner');
+  await putOn(as('instructor'), id, 'adaeze', 'assistant');
   const page = (key: string, title: string): object => ({
     ...newItem('page', { id: key, title }),
     text: hashText('<p>Words</p>'),
@@ -242,7 +243,66 @@ describe('announcements', () => {
         .delete(`${at}/${said.comments[0]?.id ?? ''}`)
         .expect(200)
     ).body as CommentsAnswer;
-    expect(left.comments.map(({ text }) => text)).toEqual(['Yes.']);
+    expect(left.comments.map(({ text, isRemoved }) => [text, isRemoved])).toEqual([
+      ['Size 44?', true],
+      ['Yes.', false],
+    ]);
+  });
+
+  test('comments stand in the order in which they were said, though the clock stands', async () => {
+    const at = `/api/learn/${id}/announcements/boots/comments`;
+    const words = Array.from({ length: 12 }, (_, count) => `Word ${count}`);
+    for (const text of words) await as('learner').post(at).send({ text }).expect(200);
+    const { comments } = (await as('assistant').get(at).expect(200)).body as CommentsAnswer;
+    expect(comments.map(({ text }) => text).filter((text) => text.startsWith('Word'))).toEqual(words);
+  });
+
+  describe('a comment that is taken away', () => {
+    const at = (): string => `/api/learn/${id}/announcements/boots/comments`;
+    const say = async (who: Who, text: string): Promise<string> => {
+      const { comments } = (await as(who).post(at()).send({ text }).expect(200)).body as CommentsAnswer;
+      return comments.find((one) => one.text === text)?.id ?? '';
+    };
+    const seen = async (who: Who, remark: string): Promise<string> => {
+      const { comments } = (await as(who).get(at()).expect(200)).body as CommentsAnswer;
+      const one = comments.find((comment) => comment.id === remark);
+      return one === undefined ? 'not there' : one.isRemoved ? 'may come back' : 'there';
+    };
+    const seenBy = async (remark: string): Promise<readonly string[]> =>
+      Promise.all((['learner', 'instructor', 'assistant'] as const).map((who) => seen(who, remark)));
+    const counted = async (): Promise<number | undefined> => {
+      const { announcements } = (await as('learner').get(`/api/learn/${id}/announcements`).expect(200))
+        .body as AnnouncementsAnswer;
+      return announcements.find((one) => one.id === 'boots')?.commentCount;
+    };
+
+    test('by its author comes back for its author alone', async () => {
+      const remark = await say('learner', 'Never mind.');
+      const before = (await counted()) as number;
+      await as('learner').delete(`${at()}/${remark}`).expect(200);
+      expect(await seenBy(remark)).toEqual(['may come back', 'not there', 'not there']);
+      expect(await counted()).toBe(before - 1);
+      await as('instructor').put(`${at()}/${remark}`).expect(404);
+      // Somebody who plans the course and takes it away as well does not make it theirs.
+      await as('instructor').delete(`${at()}/${remark}`).expect(200);
+      await as('learner').put(`${at()}/${remark}`).expect(200);
+      expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
+      expect(await counted()).toBe(before);
+      // Brought back twice is there once.
+      await as('learner').put(`${at()}/${remark}`).expect(200);
+      expect(await counted()).toBe(before);
+    });
+
+    test('by the staff is theirs to bring back, and not its author’s', async () => {
+      const remark = await say('learner', 'Rude words');
+      await as('assistant').delete(`${at()}/${remark}`).expect(200);
+      expect(await seenBy(remark)).toEqual(['not there', 'may come back', 'may come back']);
+      await as('learner').put(`${at()}/${remark}`).expect(404);
+      await as('outsider').put(`${at()}/${remark}`).expect(404);
+      await as('instructor').put(`${at()}/never-was`).expect(404);
+      await as('instructor').put(`${at()}/${remark}`).expect(200);
+      expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
+    });
   });
 });
 

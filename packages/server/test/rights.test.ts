@@ -125,6 +125,7 @@ describe('each role gets what its right says', () => {
     'pageText',
     'announcementFile',
     'removeComment',
+    'restoreComment',
     'facePicture',
   ]);
   test.each(all.filter(([name]) => !apart.has(name)))('%s', async (_name, route) => {

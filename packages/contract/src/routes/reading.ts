@@ -95,6 +95,15 @@ export const READING_ROUTES = {
     status: 200,
     answer: commentsSchema,
   },
+  restoreComment: {
+    method: 'put',
+    path: '/api/learn/{course}/announcements/{announcement}/comments/{comment}',
+    access: 'read',
+    summary: 'Bring back a comment that one has taken away',
+    params: course.extend({ announcement: pathId, comment: pathId }),
+    status: 200,
+    answer: commentsSchema,
+  },
   visit: {
     method: 'post',
     path: '/api/learn/{course}/visit',

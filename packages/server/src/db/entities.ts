@@ -282,12 +282,17 @@ export const RemarkRow = defineEntity({
     personId: p.string(),
     at: p.string(),
     text: p.text(),
+    /** How many were there before it: a clock that stands tells no order. */
+    turn: p.integer(),
+    /** Who took it away; it is kept, and they may bring it back. */
+    removedBy: p.string().nullable(),
   }),
 });
 
 export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
+export type RemarkRecord = InferEntity<typeof RemarkRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
 
 export const ENTITIES = [

@@ -9,6 +9,7 @@ import { Migration0004 } from './migrations/migration-0004.ts';
 import { Migration0005 } from './migrations/migration-0005.ts';
 import { Migration0006 } from './migrations/migration-0006.ts';
 import { Migration0007 } from './migrations/migration-0007.ts';
+import { Migration0008 } from './migrations/migration-0008.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -22,6 +23,7 @@ export const MIGRATIONS = [
   { name: '0005-persons-and-access', class: Migration0005 },
   { name: '0006-menu-home-and-look', class: Migration0006 },
   { name: '0007-changes-by-moment', class: Migration0007 },
+  { name: '0008-comments-come-back', class: Migration0008 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -15,7 +15,9 @@ import {
   comment,
   comments,
   removeComment,
+  restoreComment,
 } from '../usecases/announcements.ts';
+import type { RemarkAt } from '../usecases/announcements.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { classmates } from '../usecases/classmates.ts';
 import { createCourse } from '../usecases/create-course.ts';
@@ -122,6 +124,11 @@ const whoReads = ({ viewer, person }: CourseReader): { viewer: Viewer; personId:
 
 const factsAround = (em: EntityManager, { loaded }: CourseReader): Promise<FaceFacts> =>
   faceFacts(em, loaded.row.institutionId, loaded.course.id);
+
+const remarkIn = (params: Call['params']): RemarkAt => ({
+  announcement: params['announcement'] as string,
+  remark: params['comment'] as string,
+});
 
 function announcedSize(request: Request): number | null {
   const length = request.headers['content-length'];
@@ -249,10 +256,10 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     const { text } = body as { text: string };
     return comment(em, reader.loaded.course, reader, params['announcement'] as string, text, now);
   },
-  removeComment: ({ em, reader, params, now }) => {
-    const [announcement, remark] = [params['announcement'] as string, params['comment'] as string];
-    return removeComment(em, reader.loaded.course, reader, announcement, remark, now);
-  },
+  removeComment: ({ em, reader, params, now }) =>
+    removeComment(em, reader.loaded.course, reader, remarkIn(params), now),
+  restoreComment: ({ em, reader, params, now }) =>
+    restoreComment(em, reader.loaded.course, reader, remarkIn(params), now),
   setInstitutionPage: ({ em, who, params, body }) => {
     const page = { ...(body as Omit<InstitutionPage, 'id'>), id: params['page'] as string };
     return setInstitutionPage(em, (who.person as Person).institutionId, page);

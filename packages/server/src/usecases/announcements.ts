@@ -13,7 +13,7 @@ import {
 } from '@itinerary/core';
 import type { Course, DatedAnnouncement, Viewer } from '@itinerary/core';
 import { PersonRow, RemarkRow, StoredFileRow } from '../db/entities.ts';
-import type { Person } from '../db/entities.ts';
+import type { Person, RemarkRecord } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { Failure } from './failure.ts';
@@ -69,7 +69,7 @@ async function remarkCounts(em: EntityManager, courseId: string): Promise<Readon
   const rows = await em
     .getConnection()
     .execute<{ announcement_id: string; count: string }[]>(
-      'select announcement_id, count(*) as count from remark where course_id = ? group by announcement_id',
+      'select announcement_id, count(*) as count from remark where course_id = ? and removed_by is null group by announcement_id',
       [courseId],
     );
   return new Map(rows.map(({ announcement_id: id, count }) => [id, Number(count)]));
@@ -105,6 +105,38 @@ function mayComment(course: Course, { viewer, person }: Reader, comments: boolea
   );
 }
 
+/** Where a comment stands. */
+export interface RemarkAt {
+  readonly announcement: string;
+  readonly remark: string;
+}
+
+async function remarkAt(
+  em: EntityManager,
+  course: Course,
+  { viewer }: Reader,
+  { announcement, remark }: RemarkAt,
+  now: string,
+): Promise<RemarkRecord> {
+  found(course, viewer, announcement, now);
+  const at = { courseId: course.id, announcementId: announcement, id: remark };
+  const row = await em.findOne(RemarkRow, at);
+  if (row === null) throw nothingHere();
+  return row;
+}
+
+type Remark = Pick<RemarkRecord, 'personId' | 'removedBy'>;
+
+function mayRemove({ personId }: Remark, { viewer, person }: Reader): boolean {
+  return personId === person?.id || mayPlan(viewer);
+}
+
+/** What its author took away is nobody else's to bring back; what the staff took away is for any of them. */
+function mayRestore(remark: Remark, reader: Reader): boolean {
+  if (remark.removedBy === remark.personId) return remark.personId === reader.person?.id;
+  return remark.removedBy !== null && mayPlan(reader.viewer);
+}
+
 export async function comments(
   em: EntityManager,
   course: Course,
@@ -119,19 +151,21 @@ export async function comments(
   const rows = await em.find(
     RemarkRow,
     { courseId: course.id, announcementId: id },
-    { orderBy: { at: 'asc', id: 'asc' }, limit: MOST_REMARKS },
+    { orderBy: { turn: 'asc', id: 'asc' }, limit: MOST_REMARKS },
   );
+  const shown = rows.filter((row) => row.removedBy === null || mayRestore(row, reader));
   const people = await em.find(PersonRow, {
-    id: { $in: [...new Set(rows.map(({ personId }) => personId))] },
+    id: { $in: [...new Set(shown.map(({ personId }) => personId))] },
   });
   const names = new Map(people.map((person) => [person.id, person.name]));
   return {
-    comments: rows.map((row) => ({
+    comments: shown.map((row) => ({
       id: row.id,
       name: names.get(row.personId) ?? '',
       at: row.at,
       text: row.text,
-      mayRemove: row.personId === reader.person?.id || mayPlan(reader.viewer),
+      mayRemove: row.removedBy === null && mayRemove(row, reader),
+      isRemoved: row.removedBy !== null,
     })),
     mayComment: mayComment(course, reader, announcement.comments, now),
   };
@@ -149,7 +183,9 @@ export async function comment(
   if (!mayComment(course, reader, announcement.comments, now)) {
     throw new Failure('not_allowed', 'This announcement is not open to comments, or not to yours');
   }
-  if ((await em.count(RemarkRow, { courseId: course.id, announcementId: id })) >= MOST_REMARKS) {
+  // Those count too that have been taken away: they can come back.
+  const turn = await em.count(RemarkRow, { courseId: course.id, announcementId: id });
+  if (turn >= MOST_REMARKS) {
     throw new Failure(
       'not_allowed',
       `There are ${MOST_REMARKS} comments already; that is as many as it takes`,
@@ -163,6 +199,8 @@ export async function comment(
     personId,
     at: now,
     text,
+    turn,
+    removedBy: null,
   };
   em.persist(em.create(RemarkRow, remark));
   await em.flush();
@@ -173,16 +211,29 @@ export async function removeComment(
   em: EntityManager,
   course: Course,
   reader: Reader,
-  id: string,
-  remark: string,
+  { announcement, remark }: RemarkAt,
   now: string,
 ): Promise<CommentsAnswer> {
-  found(course, reader.viewer, id, now);
-  const row = await em.findOne(RemarkRow, { courseId: course.id, announcementId: id, id: remark });
-  if (row === null) throw nothingHere();
-  if (row.personId !== reader.person?.id && !mayPlan(reader.viewer)) {
-    throw new Failure('not_allowed', 'This comment is somebody else’s');
+  const row = await remarkAt(em, course, reader, { announcement, remark }, now);
+  if (!mayRemove(row, reader)) throw new Failure('not_allowed', 'This comment is somebody else’s');
+  // Taken away twice is taken away by whoever was first.
+  row.removedBy ??= (reader.person as Person).id;
+  await em.flush();
+  return comments(em, course, reader, announcement, now);
+}
+
+export async function restoreComment(
+  em: EntityManager,
+  course: Course,
+  reader: Reader,
+  { announcement, remark }: RemarkAt,
+  now: string,
+): Promise<CommentsAnswer> {
+  const row = await remarkAt(em, course, reader, { announcement, remark }, now);
+  if (row.removedBy !== null) {
+    if (!mayRestore(row, reader)) throw nothingHere();
+    row.removedBy = null;
+    await em.flush();
   }
-  await em.remove(row).flush();
-  return comments(em, course, reader, id, now);
+  return comments(em, course, reader, announcement, now);
 }

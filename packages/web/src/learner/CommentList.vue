@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What people say about an announcement; loaded when it is opened. */
-import { IconMessage, IconTrash } from '@tabler/icons-vue';
+import { IconArrowBackUp, IconMessage, IconTrash } from '@tabler/icons-vue';
 import type { CommentsAnswer } from '@itinerary/contract';
-import { computed, ref, useId } from 'vue';
+import { computed, nextTick, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../api/client.ts';
 import { dayIn, formatDay, formatTime } from '../app/dates.ts';
@@ -14,11 +14,14 @@ const { t, locale } = useI18n();
 const session = useSession();
 const sentence = useProblemSentence();
 const listId = useId();
+const list = ref<HTMLElement | null>(null);
 const isOpen = ref(false);
 const answer = ref<CommentsAnswer | null>(null);
 const draft = ref('');
 const failure = ref<string | null>(null);
-const many = computed(() => answer.value?.comments.length ?? props.count);
+const many = computed(
+  () => answer.value?.comments.filter(({ isRemoved }) => !isRemoved).length ?? props.count,
+);
 const base = computed(() => path`/api/learn/${props.courseId}/announcements/${props.announcement}/comments`);
 
 async function take(work: () => Promise<CommentsAnswer>): Promise<boolean> {
@@ -40,8 +43,11 @@ async function say(): Promise<void> {
   const body = { text: draft.value };
   if (await take(() => ask<CommentsAnswer>(base.value, { method: 'POST', body }))) draft.value = '';
 }
-async function remove(id: string): Promise<void> {
-  await take(() => ask<CommentsAnswer>(`${base.value}${path`/${id}`}`, { method: 'DELETE' }));
+/** Away, or back; the focus stays with the comment, whose other button it now is. */
+async function set(id: string, method: 'DELETE' | 'PUT'): Promise<void> {
+  await take(() => ask<CommentsAnswer>(`${base.value}${path`/${id}`}`, { method }));
+  await nextTick();
+  list.value?.querySelector<HTMLElement>(`[data-of="${CSS.escape(id)}"]`)?.focus();
 }
 function when(at: string): string {
   const day = formatDay(dayIn(at, session.me?.institution.zone ?? 'UTC'), locale.value, {
@@ -58,16 +64,29 @@ function when(at: string): string {
     </button>
     <div v-show="isOpen" :id="listId">
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-      <ul>
-        <li v-for="one in answer?.comments ?? []" :key="one.id">
+      <ul ref="list">
+        <li v-for="one in answer?.comments ?? []" :key="one.id" :class="{ away: one.isRemoved }">
           <p>
             <strong>{{ one.name }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
+            <template v-if="one.isRemoved">
+              <span class="soft">{{ t('learner.comments.removed') }}</span>
+              <button
+                class="button bare square small"
+                type="button"
+                :data-of="one.id"
+                :aria-label="t('learner.comments.restore', { name: one.name })"
+                @click="set(one.id, 'PUT')"
+              >
+                <IconArrowBackUp :size="15" aria-hidden="true" />
+              </button>
+            </template>
             <button
-              v-if="one.mayRemove"
+              v-else-if="one.mayRemove"
               class="button bare square small"
               type="button"
               :aria-label="t('learner.comments.remove', { name: one.name })"
-              @click="remove(one.id)"
+              :data-of="one.id"
+              @click="set(one.id, 'DELETE')"
             >
               <IconTrash :size="15" aria-hidden="true" />
             </button>
@@ -114,6 +133,15 @@ ul {
 li {
   padding: 6px 12px;
   border-inline-start: 3px solid var(--route-pale);
+}
+
+.away {
+  border-inline-start-color: var(--rule);
+}
+
+.away .said {
+  color: var(--ink-soft);
+  text-decoration: line-through;
 }
 
 li + li {

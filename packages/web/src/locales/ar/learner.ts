@@ -116,6 +116,8 @@ export default {
     label: 'تعليقك',
     send: 'قله',
     remove: 'احذف تعليق {name}',
+    removed: 'أُزيل',
+    restore: 'أعِد تعليق {name}',
   },
   contact: { link: 'صفحته' },
   progress: { done: 'أُنجز {done} من {counted}' },

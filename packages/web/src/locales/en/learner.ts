@@ -115,6 +115,8 @@ export default {
     label: 'Your comment',
     send: 'Say it',
     remove: 'Take away the comment of {name}',
+    removed: 'Taken away',
+    restore: 'Bring back the comment of {name}',
   },
   contact: { link: 'Their page' },
   progress: { done: '{done} of {counted} done' },

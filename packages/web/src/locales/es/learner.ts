@@ -115,6 +115,8 @@ export default {
     label: 'Tu comentario',
     send: 'Decirlo',
     remove: 'Quitar el comentario de {name}',
+    removed: 'Retirado',
+    restore: 'Recuperar el comentario de {name}',
   },
   contact: { link: 'Su página' },
   progress: { done: '{done} de {counted} hechos' },

@@ -115,6 +115,8 @@ export default {
     label: 'Votre commentaire',
     send: 'Le dire',
     remove: 'Retirer le commentaire de {name}',
+    removed: 'Retiré',
+    restore: 'Rétablir le commentaire de {name}',
   },
   contact: { link: 'Sa page' },
   progress: { done: '{done} sur {counted} faits' },
