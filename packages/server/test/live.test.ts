@@ -193,16 +193,19 @@ describe('somebody who listens', () => {
     const notices = {
       listen: () => {
         listeners += 1;
-        return () => (listeners -= 1);
+        return () => {
+          listeners -= 1;
+        };
       },
+      count: () => listeners,
       stop: () => Promise.resolve(),
-    };
+    } satisfies Notices;
     const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE.learner });
     const clock = runningClock(new Date(START).toISOString());
     const { database } = server;
     const streaming = streamEvents(response as unknown as Response, {
       database,
-      notices: notices as unknown as Notices,
+      notices,
       clock,
       person,
     });

@@ -12,6 +12,7 @@ import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import { viewersOf } from '../usecases/viewer.ts';
 import type { Notices } from './notices.ts';
+import { inTurn } from './spread.ts';
 
 /** Proxies cut lines that say nothing for long. */
 const BEAT_MS = 25_000;
@@ -89,9 +90,10 @@ export async function streamEvents(response: Response, listening: Listening): Pr
     'X-Accel-Buffering': 'no',
   });
   response.flushHeaders();
-  const send = (event: string, data: unknown): void =>
-    void response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
   let isOver = false;
+  const send = (event: string, data: unknown): void => {
+    if (!isOver) response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  };
   let timer: ReturnType<typeof setTimeout> | undefined;
   let now: Standing = { viewers: new Map(), wait: null };
   const clockTime = (): number => Date.parse(listening.clock.now());
@@ -101,6 +103,18 @@ export async function streamEvents(response: Response, listening: Listening): Pr
     since = clockTime();
     send('look', {});
   };
+  /** Whoever plans a course works with others at this moment; who reads it is told in turn. */
+  const reading = inTurn(notices.count, () => {
+    look();
+    void settle();
+  });
+  /** Courses that they are not on have changed; they may have come onto one just now. */
+  const elsewhere = new Set<string>();
+  const joining = inTurn(notices.count, () => {
+    const heard = [...elsewhere];
+    elsewhere.clear();
+    void settle().then(() => heard.some((course) => now.viewers.has(course)) && look());
+  });
   const settleOnce = async (): Promise<void> => {
     clearTimeout(timer);
     // The database may be away: what is not known is looked at again.
@@ -110,8 +124,8 @@ export async function streamEvents(response: Response, listening: Listening): Pr
     const isFar = now.wait > LONGEST_MS;
     timer = setTimeout(
       () => {
-        if (!isFar) look();
-        void settle();
+        if (isFar) void settle();
+        else reading.soon();
       },
       Math.min(now.wait + AFTER_MS, LONGEST_MS),
     );
@@ -139,11 +153,11 @@ export async function streamEvents(response: Response, listening: Listening): Pr
     const { course, seq } = notice;
     const viewer = now.viewers.get(course);
     if (viewer === undefined && !isStaff) {
-      // They may have come onto it just now.
-      void settle().then(() => now.viewers.has(course) && look());
-      return;
+      elsewhere.add(course);
+      return joining.soon();
     }
-    if (mayPlanIt(course)) send('course', { id: course, seq });
+    if (!mayPlanIt(course)) return reading.soon();
+    send('course', { id: course, seq });
     look();
     void settle();
   });
@@ -161,4 +175,6 @@ export async function streamEvents(response: Response, listening: Listening): Pr
   stop();
   clearInterval(beat);
   clearTimeout(timer);
+  reading.stop();
+  joining.stop();
 }

@@ -25,6 +25,8 @@ type Hear = (notice: Notice | null) => void;
 export interface Notices {
   /** Returns what ends the listening. */
   readonly listen: (hear: Hear) => () => void;
+  /** How many listen in this process. */
+  readonly count: () => number;
   readonly stop: () => Promise<void>;
 }
 
@@ -74,6 +76,7 @@ export function openNotices(databaseUrl: string, log: Logger): Notices {
       listeners.add(hear);
       return () => listeners.delete(hear);
     },
+    count: () => listeners.size,
     stop: async () => {
       isStopped = true;
       clearTimeout(timer);
