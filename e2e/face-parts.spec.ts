@@ -219,9 +219,14 @@ test('what is new is counted until it has been read; comments are said, taken aw
   await expect(learner.getByRole('button', { name: 'No comments yet' })).toBeVisible();
   // By keyboard, where one is.
   await expect(bringBack).toBeFocused();
+  await expect(learner.getByText('The one at <b>nine</b>')).toHaveCSS('text-decoration-line', 'line-through');
   await learner.keyboard.press('Enter');
   await expect(learner.getByRole('button', { name: 'One comment' })).toBeVisible();
   await expect(takeAway).toBeFocused();
+  await expect(learner.getByText('The one at <b>nine</b>')).not.toHaveCSS(
+    'text-decoration-line',
+    'line-through',
+  );
   await learner.keyboard.press('Enter');
   await expect(bringBack).toBeFocused();
 

@@ -66,8 +66,8 @@ function when(at: string): string {
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <ul ref="list">
         <li v-for="one in answer?.comments ?? []" :key="one.id" :class="{ away: one.isRemoved }">
-          <p>
-            <strong>{{ one.name }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
+          <p class="who">
+            <strong dir="auto">{{ one.name }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
             <template v-if="one.isRemoved">
               <span class="soft">{{ t('learner.comments.removed') }}</span>
               <button
@@ -91,7 +91,7 @@ function when(at: string): string {
               <IconTrash :size="15" aria-hidden="true" />
             </button>
           </p>
-          <p class="said">{{ one.text }}</p>
+          <p class="said" dir="auto">{{ one.text }}</p>
         </li>
       </ul>
       <form v-if="answer?.mayComment" @submit.prevent="say">
@@ -142,6 +142,13 @@ li {
 .away .said {
   color: var(--ink-soft);
   text-decoration: line-through;
+}
+
+.who {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  align-items: center;
 }
 
 li + li {
