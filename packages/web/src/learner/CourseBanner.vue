@@ -4,6 +4,7 @@ import type { PictureView } from '@itinerary/contract';
 import { computed, onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CoursePicture from '../ui/CoursePicture.vue';
+import { useMissing } from '../ui/missing.ts';
 import { removeFirstFace } from './first-face.ts';
 
 const props = defineProps<{
@@ -15,6 +16,7 @@ const props = defineProps<{
   level: 1 | 2;
 }>();
 const { t } = useI18n();
+const { isMissing, miss } = useMissing();
 
 const at = (frame: 'banner' | 'phone', width: number): string =>
   `/api/learn/${props.courseId}/face/${frame}?width=${width}&v=${props.picture?.version ?? ''}`;
@@ -34,13 +36,19 @@ onMounted(async () => {
 <template>
   <header class="banner">
     <slot name="picture">
-      <picture v-if="picture">
+      <picture v-if="picture && !isMissing(picture.version)">
         <source
           media="(max-width: 620px)"
           :srcset="`${at('phone', 480)} 480w, ${at('phone', 960)} 960w`"
           sizes="100vw"
         />
-        <img ref="own" :src="at('banner', 1600)" :alt="picture.alt" fetchpriority="high" />
+        <img
+          ref="own"
+          :src="at('banner', 1600)"
+          :alt="picture.alt"
+          fetchpriority="high"
+          @error="miss(picture.version)"
+        />
       </picture>
       <CoursePicture v-else :code="code" :title="title" :seed="seed" />
     </slot>

@@ -3,6 +3,7 @@
 import { IconClock, IconLink, IconMail, IconPhone } from '@tabler/icons-vue';
 import type { ContactView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
+import { useMissing } from '../../ui/missing.ts';
 import { useRoleWord } from '../shell/frame.ts';
 
 const props = defineProps<{
@@ -14,6 +15,7 @@ const props = defineProps<{
 }>();
 const { t } = useI18n();
 const roleWord = useRoleWord();
+const { isMissing, miss } = useMissing();
 const initials = (name: string): string =>
   name
     .split(/\s+/)
@@ -23,8 +25,10 @@ const initials = (name: string): string =>
 /** A long address breaks where one would read it on: after a point, and before the sign in its middle. */
 const mailParts = (mail: string): readonly string[] => mail.split(/(?=@)|(?<=\.)/);
 const whatOf = ({ role, does }: ContactView): string | null => (role === null ? does : roleWord(role));
-const src = (card: ContactView): string | null =>
-  card.picture === null || props.pictureHref === null ? null : props.pictureHref(card);
+const src = (card: ContactView): string | null => {
+  const source = card.picture === null || props.pictureHref === null ? null : props.pictureHref(card);
+  return source === null || isMissing(source) ? null : source;
+};
 </script>
 
 <template>
@@ -36,6 +40,7 @@ const src = (card: ContactView): string | null =>
         :src="src(card) ?? ''"
         :alt="card.picture?.file.alt ?? ''"
         loading="lazy"
+        @error="miss(src(card) ?? '')"
       />
       <span v-else class="face" aria-hidden="true">{{ initials(card.name) }}</span>
       <div>
