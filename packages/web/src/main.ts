@@ -23,5 +23,5 @@ await loadMessages(['common']);
 watch(i18n.global.locale, (locale) => (vuetify.locale.current.value = locale), { immediate: true });
 const app = createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router);
 // The first page is known before anything is shown, so that nothing flashes by.
-await router.isReady();
+await router.isReady().catch(() => undefined); // That it did not come is said by the application itself.
 app.mount('#app');

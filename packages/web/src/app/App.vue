@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n';
 import { VApp } from 'vuetify/components/VApp';
 import PaletteKeys from '../palette/PaletteKeys.vue';
 import AwayNotice from './AwayNotice.vue';
+import FootNotice from './FootNotice.vue';
+import WayNotice from './WayNotice.vue';
 import { useSession } from '../stores/session.ts';
 
 const { t } = useI18n();
@@ -24,24 +26,7 @@ onErrorCaptured(() => {
       <RouterView />
       <PaletteKeys v-if="session.person !== null" />
     </template>
-    <p v-if="broken" class="broken" role="alert">
-      {{ t('common.broken') }}
-      <button class="button small" type="button" @click="broken = false">{{ t('common.close') }}</button>
-    </p>
+    <WayNotice />
+    <FootNotice v-if="broken" :text="t('common.broken')" @close="broken = false" />
   </VApp>
 </template>
-
-<style scoped>
-.broken {
-  position: fixed;
-  inset: auto 16px 16px auto;
-  z-index: 3000;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 10px 14px;
-  border: 1px solid var(--blocker);
-  border-radius: 6px;
-  background: var(--blocker-pale);
-}
-</style>

@@ -6,6 +6,7 @@ import { useSession } from '../stores/session.ts';
 import type { Area } from '@itinerary/core';
 import type { Area as MessageArea } from './i18n.ts';
 import { i18n, loadMessages } from './i18n.ts';
+import { watchTheWay } from './under-way.ts';
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -105,6 +106,8 @@ export const router = createRouter({
   routes,
   scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
 });
+
+watchTheWay(router, () => useSession().load());
 
 router.beforeEach(async (to) => {
   const session = useSession();

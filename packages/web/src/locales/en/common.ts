@@ -14,6 +14,10 @@ export default {
     text: 'The server or the connection is away. Nothing that was saved is lost.',
     again: 'Try again',
   },
+  way: {
+    slow: 'The page is on its way',
+    failed: 'The page did not come. Nothing that was saved is lost.',
+  },
   nowhere: {
     title: 'There is nothing here',
     text: 'The address may be wrong, or what it leads to is not open to you.',

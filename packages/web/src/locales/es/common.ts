@@ -14,6 +14,10 @@ export default {
     text: 'El servidor o la conexión no están disponibles. No se ha perdido nada de lo guardado.',
     again: 'Intentar de nuevo',
   },
+  way: {
+    slow: 'La página está en camino',
+    failed: 'La página no ha llegado. No se ha perdido nada de lo guardado.',
+  },
   nowhere: {
     title: 'Aquí no hay nada',
     text: 'Puede que la dirección no sea correcta, o que no esté abierta para ti.',

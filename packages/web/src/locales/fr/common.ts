@@ -15,6 +15,10 @@ export default {
     text: 'Le serveur ou la connexion est absent. Rien de ce qui était enregistré n’est perdu.',
     again: 'Réessayer',
   },
+  way: {
+    slow: 'La page arrive',
+    failed: 'La page n’est pas arrivée. Rien de ce qui était enregistré n’est perdu.',
+  },
   nowhere: {
     title: 'Il n’y a rien ici',
     text: 'L’adresse est peut-être fausse, ou ce qu’elle désigne ne vous est pas ouvert.',

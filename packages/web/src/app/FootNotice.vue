@@ -1,0 +1,31 @@
+<script setup lang="ts">
+/** What went wrong with the page itself, at its foot; what else can be done about it stands in the slot. */
+import { useI18n } from 'vue-i18n';
+
+defineProps<{ text: string }>();
+defineEmits<{ close: [] }>();
+const { t } = useI18n();
+</script>
+
+<template>
+  <p class="notice" role="alert">
+    {{ text }}
+    <slot />
+    <button class="button small" type="button" @click="$emit('close')">{{ t('common.close') }}</button>
+  </p>
+</template>
+
+<style scoped>
+.notice {
+  position: fixed;
+  inset: auto 16px 16px auto;
+  z-index: 3000;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 10px 14px;
+  border: 1px solid var(--blocker);
+  border-radius: 6px;
+  background: var(--blocker-pale);
+}
+</style>
