@@ -1,21 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useSession } from '../stores/session.ts';
+import { useTryAgain } from './try-again.ts';
 
 const { t } = useI18n();
-const session = useSession();
-const trying = ref(false);
-
-async function again(): Promise<void> {
-  trying.value = true;
-  try {
-    await session.load();
-    location.reload();
-  } catch {
-    trying.value = false;
-  }
-}
+const { trying, again } = useTryAgain(() => location.href);
 </script>
 
 <template>

@@ -1,27 +1,14 @@
 <script setup lang="ts">
 /** A line while the next page is fetched, and a word when it did not come. */
-import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useSession } from '../stores/session.ts';
 import FootNotice from './FootNotice.vue';
+import { useTryAgain } from './try-again.ts';
 import { failedAt, forgetFailure, isSlow } from './under-way.ts';
 
 const { t } = useI18n();
 const session = useSession();
-
-const trying = ref(false);
-
-async function again(): Promise<void> {
-  trying.value = true;
-  try {
-    await session.load();
-    location.assign(failedAt.value ?? '/');
-  } catch {
-    // Still away, which the notice goes on saying.
-  } finally {
-    trying.value = false;
-  }
-}
+const { trying, again } = useTryAgain(() => failedAt.value ?? '/');
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 /** What people say about an announcement; loaded when it is opened. */
 import { IconArrowBackUp, IconMessage, IconTrash } from '@tabler/icons-vue';
 import type { CommentsAnswer } from '@itinerary/contract';
-import { computed, nextTick, ref, useId } from 'vue';
+import { computed, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../api/client.ts';
 import { dayIn, formatDay, formatTime } from '../app/dates.ts';
@@ -14,7 +14,6 @@ const { t, locale } = useI18n();
 const session = useSession();
 const sentence = useProblemSentence();
 const listId = useId();
-const list = ref<HTMLElement | null>(null);
 const isOpen = ref(false);
 const answer = ref<CommentsAnswer | null>(null);
 const draft = ref('');
@@ -43,12 +42,8 @@ async function say(): Promise<void> {
   const body = { text: draft.value };
   if (await take(() => ask<CommentsAnswer>(base.value, { method: 'POST', body }))) draft.value = '';
 }
-/** Away, or back; the focus stays with the comment, whose other button it now is. */
-async function set(id: string, method: 'DELETE' | 'PUT'): Promise<void> {
-  await take(() => ask<CommentsAnswer>(`${base.value}${path`/${id}`}`, { method }));
-  await nextTick();
-  list.value?.querySelector<HTMLElement>(`[data-of="${CSS.escape(id)}"]`)?.focus();
-}
+const at = (id: string): string => `${base.value}${path`/${id}`}`;
+
 function when(at: string): string {
   const day = formatDay(dayIn(at, session.me?.institution.zone ?? 'UTC'), locale.value, {
     today: session.today,
@@ -64,31 +59,20 @@ function when(at: string): string {
     </button>
     <div v-show="isOpen" :id="listId">
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-      <ul ref="list">
+      <ul>
         <li v-for="one in answer?.comments ?? []" :key="one.id" :class="{ away: one.isRemoved }">
           <p class="who">
             <strong dir="auto">{{ one.name }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
-            <template v-if="one.isRemoved">
-              <span class="soft">{{ t('learner.comments.removed') }}</span>
-              <button
-                class="button bare square small"
-                type="button"
-                :data-of="one.id"
-                :aria-label="t('learner.comments.restore', { name: one.name })"
-                @click="set(one.id, 'PUT')"
-              >
-                <IconArrowBackUp :size="15" aria-hidden="true" />
-              </button>
-            </template>
+            <span v-if="one.isRemoved" class="soft">{{ t('learner.comments.removed') }}</span>
+            <!-- One button that becomes the other, so that the focus stays where it was pressed. -->
             <button
-              v-else-if="one.mayRemove"
+              v-if="one.isRemoved || one.mayRemove"
               class="button bare square small"
               type="button"
-              :aria-label="t('learner.comments.remove', { name: one.name })"
-              :data-of="one.id"
-              @click="set(one.id, 'DELETE')"
+              :aria-label="t(`learner.comments.${one.isRemoved ? 'restore' : 'remove'}`, { name: one.name })"
+              @click="take(() => ask(at(one.id), { method: one.isRemoved ? 'PUT' : 'DELETE' }))"
             >
-              <IconTrash :size="15" aria-hidden="true" />
+              <component :is="one.isRemoved ? IconArrowBackUp : IconTrash" :size="15" aria-hidden="true" />
             </button>
           </p>
           <p class="said" dir="auto">{{ one.text }}</p>
