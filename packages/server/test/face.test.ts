@@ -2,7 +2,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type {
   AnnouncementsAnswer,
-  CommentsAnswer,
   FrameAnswer,
   InstitutionPagesAnswer,
   LibraryAnswer,
@@ -18,8 +17,9 @@ import { contrastOf, FIRST_MENU, newItem, newSection } from '@itinerary/core';
 import sharp from 'sharp';
 import type { Agent, Test } from 'supertest';
 import { hashText } from '../src/text/rich-text.ts';
+import { announcement } from './support/announcement.ts';
 import { photo, png, textChunk } from './support/pictures.ts';
-import { courseIds, fileRef, LIVE, NOW, openCourse, putOn, signedIn, testServer } from './support/server.ts';
+import { courseIds, fileRef, LIVE, openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -49,21 +49,6 @@ const upload = (name: string, bytes: Buffer): Test =>
     .set('content-type', 'application/octet-stream')
     .send(bytes);
 
-/** Dated by the server's clock, or so many minutes beside it. */
-function announcement(subject: string, more: object = {}): object {
-  return {
-    subject,
-    text: null,
-    files: [],
-    pinned: false,
-    from: { kind: 'fixed', day: '2027-02-15', time: '09:00' },
-    until: null,
-    comments: false,
-    ready: true,
-    ...more,
-  };
-}
-
 beforeAll(async () => {
   server = await testServer();
   ids = await courseIds(server);
@@ -78,7 +63,6 @@ beforeAll(async () => {
     zone: 'Europe/Lisbon',
   });
   await putOn(as('instructor'), id, 'noor', 'learner');
-  await putOn(as('instructor'), id, 'adaeze', 'assistant');
   const page = (key: string, title: string): object => ({
     ...newItem('page', { id: key, title }),
     text: hashText('<p>Words</p>'),
@@ -220,89 +204,6 @@ describe('announcements', () => {
     const { body } = await as('instructor').get(`/api/courses/${id}/texts/${kept}`).expect(200);
     expect((body as { html: string }).html).toBe('<p>Hello</p>');
     await change([set('announcements.bad', null, course.announcements['bad'])]);
-  });
-
-  test('are commented on where they may be, by those who take part', async () => {
-    const at = `/api/learn/${id}/announcements/boots/comments`;
-    const said = (await as('learner').post(at).send({ text: ' Size 44? ' }).expect(200))
-      .body as CommentsAnswer;
-    expect(said.comments).toMatchObject([
-      { name: 'Noor Rahimi', text: 'Size 44?', mayRemove: true, at: NOW },
-    ]);
-    await as('learner').post(at).send({ text: '  ' }).expect(400);
-    await as('learner').post(`/api/learn/${id}/announcements/up/comments`).send({ text: 'No' }).expect(403);
-    await as('outsider').post(at).send({ text: 'No' }).expect(404);
-    const seen = (await as('instructor').get(at).expect(200)).body as CommentsAnswer;
-    expect(seen.comments[0]?.mayRemove).toBe(true);
-    const other = (await as('instructor').post(at).send({ text: 'Yes.' }).expect(200)).body as CommentsAnswer;
-    const mine = other.comments.find(({ text }) => text === 'Yes.')?.id ?? '';
-    await as('learner').delete(`${at}/${mine}`).expect(403);
-    await as('learner').delete(`${at}/never-was`).expect(404);
-    const left = (
-      await as('learner')
-        .delete(`${at}/${said.comments[0]?.id ?? ''}`)
-        .expect(200)
-    ).body as CommentsAnswer;
-    expect(left.comments.map(({ text, isRemoved }) => [text, isRemoved])).toEqual([
-      ['Size 44?', true],
-      ['Yes.', false],
-    ]);
-  });
-
-  test('comments stand in the order in which they were said, though the clock stands', async () => {
-    const at = `/api/learn/${id}/announcements/boots/comments`;
-    const words = Array.from({ length: 12 }, (_, count) => `Word ${count}`);
-    for (const text of words) await as('learner').post(at).send({ text }).expect(200);
-    const { comments } = (await as('assistant').get(at).expect(200)).body as CommentsAnswer;
-    expect(comments.map(({ text }) => text).filter((text) => text.startsWith('Word'))).toEqual(words);
-  });
-
-  describe('a comment that is taken away', () => {
-    const at = (): string => `/api/learn/${id}/announcements/boots/comments`;
-    const say = async (who: Who, text: string): Promise<string> => {
-      const { comments } = (await as(who).post(at()).send({ text }).expect(200)).body as CommentsAnswer;
-      return comments.find((one) => one.text === text)?.id ?? '';
-    };
-    const seen = async (who: Who, remark: string): Promise<string> => {
-      const { comments } = (await as(who).get(at()).expect(200)).body as CommentsAnswer;
-      const one = comments.find((comment) => comment.id === remark);
-      return one === undefined ? 'not there' : one.isRemoved ? 'may come back' : 'there';
-    };
-    const seenBy = async (remark: string): Promise<readonly string[]> =>
-      Promise.all((['learner', 'instructor', 'assistant'] as const).map((who) => seen(who, remark)));
-    const counted = async (): Promise<number | undefined> => {
-      const { announcements } = (await as('learner').get(`/api/learn/${id}/announcements`).expect(200))
-        .body as AnnouncementsAnswer;
-      return announcements.find((one) => one.id === 'boots')?.commentCount;
-    };
-
-    test('by its author comes back for its author alone', async () => {
-      const remark = await say('learner', 'Never mind.');
-      const before = (await counted()) as number;
-      await as('learner').delete(`${at()}/${remark}`).expect(200);
-      expect(await seenBy(remark)).toEqual(['may come back', 'not there', 'not there']);
-      expect(await counted()).toBe(before - 1);
-      await as('instructor').put(`${at()}/${remark}`).expect(404);
-      // Somebody who plans the course and takes it away as well does not make it theirs.
-      await as('instructor').delete(`${at()}/${remark}`).expect(200);
-      await as('learner').put(`${at()}/${remark}`).expect(200);
-      expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
-      expect(await counted()).toBe(before);
-      // Brought back twice is there once.
-      await as('learner').put(`${at()}/${remark}`).expect(200);
-      expect(await counted()).toBe(before);
-    });
-
-    test('by the staff is theirs to bring back, and not its author’s', async () => {
-      const remark = await say('learner', 'Rude words');
-      await as('assistant').delete(`${at()}/${remark}`).expect(200);
-      expect(await seenBy(remark)).toEqual(['not there', 'may come back', 'may come back']);
-      await as('learner').put(`${at()}/${remark}`).expect(404);
-      await as('outsider').put(`${at()}/${remark}`).expect(404);
-      await as('instructor').put(`${at()}/never-was`).expect(404);
-      await as('instructor').put(`${at()}/${remark}`).expect(200);
-      expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
-    });
   });
 });
 

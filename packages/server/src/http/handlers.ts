@@ -9,15 +9,9 @@ import { DepartmentRow, HolidayRow, InstitutionRow, PersonRow, TermRow, TextRow 
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
-import {
-  announcementFile,
-  announcements,
-  comment,
-  comments,
-  removeComment,
-  restoreComment,
-} from '../usecases/announcements.ts';
-import type { RemarkAt } from '../usecases/announcements.ts';
+import { announcementFile, announcements } from '../usecases/announcements.ts';
+import { comment, comments, removeComment, restoreComment } from '../usecases/comments.ts';
+import type { RemarkAt } from '../usecases/comments.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { classmates } from '../usecases/classmates.ts';
 import { createCourse } from '../usecases/create-course.ts';
