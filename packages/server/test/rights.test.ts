@@ -117,7 +117,7 @@ const ALLOWED: Readonly<Record<RouteAccess, readonly (Who | 'nobody')[]>> = {
 describe('each role gets what its right says', () => {
   // A stream of events never ends; who gets it is asked in live.test.ts.
   // The words of a page are for learners where the page says so: asked in persons.test.ts.
-  // Of comments, attached files and pictures it is asked in face.test.ts, where there are any.
+  // Of comments, attached files and pictures it is asked in comments.test.ts and face.test.ts, where there are any.
   const apart = new Set<RouteName>([
     'signOut',
     'demoPeople',
