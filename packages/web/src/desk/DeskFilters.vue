@@ -31,11 +31,17 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
       :label="t('desk.find')"
       @update:model-value="set({ text: $event })"
     />
-    <select :aria-label="t('desk.term')" :value="filter.term ?? ''" @change="set({ term: chosen($event) })">
+    <select
+      class="input"
+      :aria-label="t('desk.term')"
+      :value="filter.term ?? ''"
+      @change="set({ term: chosen($event) })"
+    >
       <option value="">{{ t('desk.anyTerm') }}</option>
       <option v-for="term in terms" :key="term.code" :value="term.code">{{ term.name }}</option>
     </select>
     <select
+      class="input"
       :aria-label="t('desk.state')"
       :value="filter.state ?? ''"
       @change="set({ state: chosen($event) as DeskFilter['state'] })"
@@ -44,6 +50,7 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
       <option v-for="state in states" :key="state" :value="state">{{ t(`common.states.${state}`) }}</option>
     </select>
     <select
+      class="input"
       v-if="tags.length > 0"
       :aria-label="t('desk.tag')"
       :value="filter.tag ?? ''"
@@ -60,14 +67,6 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-select {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
 }
 
 @media (max-width: 620px) {

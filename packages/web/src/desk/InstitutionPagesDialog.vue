@@ -133,6 +133,7 @@ const besides = computed(() => [
         <span class="soft">{{ t('desk.pages.address') }}</span>
         <input
           v-model="draft.address"
+          class="input"
           type="text"
           inputmode="url"
           maxlength="2000"
@@ -144,7 +145,7 @@ const besides = computed(() => [
         <span class="soft">{{
           t('desk.pages.nameIn', { language: t(`common.languages.${language}`) })
         }}</span>
-        <input v-model="draft.names[language]" type="text" maxlength="60" :lang="language" />
+        <input v-model="draft.names[language]" class="input" type="text" maxlength="60" :lang="language" />
       </label>
     </form>
     <template #foot>
@@ -185,15 +186,5 @@ label {
   display: grid;
   gap: 2px;
   font-size: 12.5px;
-}
-
-input {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 </style>

@@ -81,7 +81,7 @@ function when(at: string): string {
       <form v-if="answer?.mayComment" @submit.prevent="say">
         <label>
           <span class="soft">{{ t('learner.comments.label') }}</span>
-          <textarea v-model="draft" rows="2" maxlength="2000" />
+          <textarea v-model="draft" class="input" rows="2" maxlength="2000" />
         </label>
         <button class="button main" type="submit" :disabled="draft.trim() === ''">
           {{ t('learner.comments.send') }}
@@ -155,14 +155,6 @@ label {
   display: grid;
   flex: 1;
   min-width: 220px;
-}
-
-textarea {
-  padding: 6px 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .failure {

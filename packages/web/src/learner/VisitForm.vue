@@ -28,7 +28,7 @@ async function visit(): Promise<void> {
   <form class="visit" @submit.prevent="visit">
     <label>
       <span class="soft">{{ t('learner.public.passphrase') }}</span>
-      <input v-model="said" type="password" maxlength="200" autocomplete="off" required />
+      <input v-model="said" class="input" type="password" maxlength="200" autocomplete="off" required />
     </label>
     <button class="button main" type="submit" :disabled="said.trim() === ''">
       {{ t('learner.public.visit') }}
@@ -52,15 +52,6 @@ async function visit(): Promise<void> {
 label {
   display: grid;
   gap: 2px;
-}
-
-input {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .failure {

@@ -13,6 +13,7 @@ const emit = defineEmits<{ choose: [value: Value] }>();
   <label class="select">
     <span class="soft">{{ label }}</span>
     <select
+      class="input"
       :value="value"
       :disabled="disabled"
       @change="emit('choose', ($event.target as HTMLSelectElement).value as Value)"
@@ -34,13 +35,7 @@ const emit = defineEmits<{ choose: [value: Value] }>();
 }
 
 select {
-  min-height: 36px;
   max-width: 100%;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
   text-overflow: ellipsis;
 }
 </style>

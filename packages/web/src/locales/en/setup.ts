@@ -85,7 +85,7 @@ export default {
     progress: { nothing: 'nothing yet', half: 'half of what counts', everything: 'everything' },
     joined: 'Joined on',
     groups: 'In',
-    note: 'Nothing that is done there counts.',
+    note: 'What is ticked or handed in there is kept nowhere.',
     sides: 'What they get, and what they do not',
     there: 'What they get',
     missing: 'What they don’t get',

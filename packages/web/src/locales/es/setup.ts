@@ -85,7 +85,7 @@ export default {
     progress: { nothing: 'nada todavía', half: 'la mitad de lo que cuenta', everything: 'todo' },
     joined: 'Entró el',
     groups: 'En',
-    note: 'Nada de lo que se haga ahí cuenta.',
+    note: 'Lo que se marque o entregue ahí no se guarda en ninguna parte.',
     sides: 'Lo que recibe, y lo que no',
     there: 'Lo que recibe',
     missing: 'Lo que no recibe',

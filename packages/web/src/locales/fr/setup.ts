@@ -85,7 +85,7 @@ export default {
     progress: { nothing: 'rien encore', half: 'la moitié de ce qui compte', everything: 'tout' },
     joined: 'Inscrit le',
     groups: 'Dans',
-    note: 'Rien de ce qu’on y fait ne compte.',
+    note: 'Ce qu’on y coche ou y remet n’est gardé nulle part.',
     sides: 'Ce qu’ils reçoivent, et ce qu’ils ne reçoivent pas',
     there: 'Ce qu’ils reçoivent',
     missing: 'Ce qu’ils n’ont pas',

@@ -93,6 +93,7 @@ const numbers = (ids: readonly string[]): string =>
     <form v-if="!readonly && outcomes.length < MAX_OUTCOMES" class="add" @submit.prevent="add">
       <input
         v-model="fresh"
+        class="input"
         maxlength="300"
         :aria-label="t('setup.outcomes.fresh')"
         :placeholder="t('setup.outcomes.placeholder')"
@@ -149,10 +150,5 @@ li {
 
 .add input {
   flex: 1;
-  min-height: 36px;
-  padding: 0 10px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
 }
 </style>

@@ -210,7 +210,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
       <div class="fields">
         <label>
           <span class="soft">{{ t('setup.access.exceptions.who') }}</span>
-          <select v-model="who">
+          <select v-model="who" class="input">
             <option value="" disabled>–</option>
             <optgroup :label="t('setup.access.parts.groups')">
               <option v-for="(group, id) in course.groups" :key="id" :value="`group ${id}`">
@@ -227,6 +227,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
         <label>
           <span class="soft">{{ t('setup.access.exceptions.field') }}</span>
           <select
+            class="input"
             :value="field"
             @change="
               field = value($event) as Field;
@@ -240,7 +241,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
         </label>
         <label class="wide">
           <span class="soft">{{ t('setup.access.exceptions.what') }}</span>
-          <select :value="node" @change="chosenNode(value($event))">
+          <select class="input" :value="node" @change="chosenNode(value($event))">
             <option value="" disabled>–</option>
             <option v-for="one in nodes" :key="one.id" :value="one.id">{{ one.title }}</option>
           </select>
@@ -320,13 +321,6 @@ label {
 
 select {
   width: 100%;
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .failure {

@@ -84,7 +84,7 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
       >
         <label>
           <span class="soft">{{ t(`setup.access.passphrase.${plan.passphrase}`) }}</span>
-          <input v-model="typed" maxlength="200" autocomplete="off" :readonly="readonly" />
+          <input v-model="typed" class="input" maxlength="200" autocomplete="off" :readonly="readonly" />
         </label>
         <button class="button small" type="submit" :disabled="readonly || typed.trim() === ''">
           {{ t('setup.access.passphrase.set') }}
@@ -147,16 +147,6 @@ label {
   gap: 2px;
   min-width: 280px;
   font-size: 13px;
-}
-
-input {
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .failure {

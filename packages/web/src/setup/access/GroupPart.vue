@@ -96,7 +96,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
         </li>
       </ul>
       <p v-if="!readonly" class="acts">
-        <select v-model="kind" :aria-label="t('setup.access.groups.kind')">
+        <select v-model="kind" class="input" :aria-label="t('setup.access.groups.kind')">
           <option value="group">{{ t('setup.access.groups.kinds.group') }}</option>
           <option value="class">{{ t('setup.access.groups.kinds.class') }}</option>
         </select>
@@ -133,6 +133,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
       <label>
         <span class="soft">{{ t('setup.access.names.title') }}</span>
         <select
+          class="input"
           :value="course.names"
           :disabled="readonly"
           @change="plan.set(course.id, 'names', value($event), course.names)"
@@ -143,6 +144,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
       <label>
         <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
         <select
+          class="input"
           :value="course.changedBy"
           :disabled="readonly"
           @change="plan.set(course.id, 'changedBy', value($event), course.changedBy)"
@@ -185,15 +187,6 @@ ul {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-select {
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .differing {

@@ -4,6 +4,7 @@ import { timeSchema } from '@itinerary/core';
 import type { LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { VTextField } from 'vuetify/components/VTextField';
 import DayField from '../../ui/DayField.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();
@@ -30,14 +31,17 @@ function set(): void {
 <template>
   <form class="moment" @submit.prevent="set">
     <DayField :name="name" :day="day" :label="label" @day="day = $event" />
-    <label>
-      <span class="soft">{{ t('setup.moment.time.held') }}</span>
-      <input v-model="time" class="figures" type="time" />
-    </label>
-    <button class="button small" type="submit" :disabled="!isWhole || isSame">
+    <VTextField
+      v-model="time"
+      class="figures-field time"
+      type="time"
+      :label="t('setup.moment.time.held')"
+      hide-details
+    />
+    <button class="button" type="submit" :disabled="!isWhole || isSame">
       {{ act ?? t('setup.moment.set') }}
     </button>
-    <button v-if="moment" class="button small bare" type="button" @click="emit('set', null)">
+    <button v-if="moment" class="button bare" type="button" @click="emit('set', null)">
       {{ t('setup.access.noMoment') }}
     </button>
   </form>
@@ -51,21 +55,12 @@ function set(): void {
   align-items: start;
 }
 
-label {
-  display: grid;
-  font-size: 12.5px;
+.time {
+  flex: 0 0 132px;
 }
 
-input {
-  min-height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-}
-
+/* In the middle of the fields beside them, which are taller. */
 .button {
-  margin-top: 16px;
+  margin-top: 6px;
 }
 </style>

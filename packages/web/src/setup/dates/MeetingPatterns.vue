@@ -71,7 +71,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       <label>
         {{ t('setup.dates.patternTime') }}
         <input
-          class="figures"
+          class="input figures"
           type="time"
           :value="pattern.time"
           :readonly="readonly"
@@ -81,7 +81,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       <label>
         {{ t('setup.dates.patternMinutes') }}
         <input
-          class="figures short"
+          class="input figures short"
           type="number"
           min="1"
           max="1440"
@@ -93,6 +93,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       <label class="place">
         {{ t('setup.dates.patternPlace') }}
         <input
+          class="input"
           type="text"
           maxlength="200"
           :value="pattern.place ?? ''"
@@ -173,16 +174,6 @@ label {
   gap: 2px;
   font-size: 12.5px;
   color: var(--ink-soft);
-}
-
-input {
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .short {

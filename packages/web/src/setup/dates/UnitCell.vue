@@ -45,7 +45,7 @@ function pin(): void {
   <div class="unit">
     <input
       v-model="count"
-      class="figures"
+      class="input small figures"
       type="number"
       min="1"
       max="370"
@@ -55,6 +55,7 @@ function pin(): void {
       @change="setCount"
     />
     <select
+      class="input small"
       :value="section.span.unit"
       :aria-label="t('setup.dates.spanUnit', { title })"
       :disabled="readonly"
@@ -93,15 +94,6 @@ function pin(): void {
   flex-wrap: wrap;
   gap: 4px;
   align-items: center;
-}
-
-input,
-select {
-  min-height: 28px;
-  padding: 0 6px;
-  border: 1px solid var(--field-rule);
-  border-radius: 4px;
-  background: var(--card);
 }
 
 input {

@@ -74,7 +74,7 @@ const ratio = (value: number): string =>
       <label>
         <span class="soft">{{ t('setup.look.anyColour') }}</span>
         <input
-          class="figures"
+          class="input figures"
           type="text"
           name="seed"
           maxlength="9"
@@ -88,6 +88,7 @@ const ratio = (value: number): string =>
       <label>
         <span class="soft">{{ t('setup.look.pick') }}</span>
         <input
+          class="input"
           type="color"
           :value="seed ?? '#15493b'"
           :disabled="readonly"
@@ -176,16 +177,6 @@ label {
   display: grid;
   gap: 2px;
   font-size: 12.5px;
-}
-
-input {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 input[type='color'] {

@@ -173,7 +173,7 @@ watch(find, () => {
           <li v-if="candidates.more" class="soft">{{ t('setup.members.more') }}</li>
         </ul>
         <div class="act">
-          <select v-model="role" :aria-label="t('setup.members.role')">
+          <select v-model="role" class="input" :aria-label="t('setup.members.role')">
             <option v-for="one in ADDABLE" :key="one" :value="one">
               {{ plan.course?.roleNames[one]?.many ?? t(`setup.members.as.${one}`) }}
             </option>
@@ -286,14 +286,6 @@ h3 {
   display: flex;
   gap: 8px;
   margin-top: 10px;
-}
-
-select {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
 }
 
 .failure {

@@ -122,11 +122,18 @@ function add(): void {
     <p v-else-if="isList" class="soft grows">{{ t('setup.menu.add.none') }}</p>
     <label v-if="kind === 'address'" class="grows">
       <span class="soft">{{ t('setup.menu.add.address') }}</span>
-      <input v-model="address" type="text" inputmode="url" maxlength="2000" placeholder="https://" />
+      <input
+        v-model="address"
+        class="input"
+        type="text"
+        inputmode="url"
+        maxlength="2000"
+        placeholder="https://"
+      />
     </label>
     <label v-if="kind === 'address' || kind === 'group'" class="grows">
       <span class="soft">{{ t('setup.menu.add.label') }}</span>
-      <input v-model="label" type="text" maxlength="60" />
+      <input v-model="label" class="input" type="text" maxlength="60" />
     </label>
     <button class="button" type="submit" :disabled="!mayAdd">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}
@@ -156,16 +163,6 @@ label {
 .grows {
   flex: 1;
   min-width: 170px;
-}
-
-input {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .wrong {

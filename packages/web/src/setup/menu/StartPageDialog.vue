@@ -93,7 +93,7 @@ async function make(): Promise<void> {
     <p class="soft">{{ t('setup.menu.start.hint') }}</p>
     <label v-for="name in PARTS" :key="name">
       <span>{{ t(`setup.menu.start.parts.${name}`) }}</span>
-      <textarea v-model="written[name]" rows="3" maxlength="4000" />
+      <textarea v-model="written[name]" class="input" rows="3" maxlength="4000" />
     </label>
     <p class="soft">{{ t('setup.menu.start.who') }}</p>
     <CheckField :checked="isFirst" :disabled="false" @toggle="isFirst = $event">{{
@@ -111,14 +111,6 @@ label {
   display: grid;
   gap: 2px;
   margin-top: 10px;
-}
-
-textarea {
-  padding: 6px 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .soft {

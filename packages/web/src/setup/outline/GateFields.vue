@@ -99,13 +99,14 @@ function hold(): void {
     <div class="pair">
       <label v-if="has('done')">
         <span class="soft">{{ t('setup.gates.done') }}</span>
-        <select :value="doneBy" :disabled="readonly" @change="chooseDone(value($event))">
+        <select class="input" :value="doneBy" :disabled="readonly" @change="chooseDone(value($event))">
           <option v-for="by in doneKinds" :key="by" :value="by">{{ t(`setup.gates.doneBy.${by}`) }}</option>
         </select>
       </label>
       <label>
         <span class="soft">{{ t('setup.gates.closed') }}</span>
         <select
+          class="input"
           :value="node.closed ?? ''"
           :disabled="readonly"
           @change="set('closed', orNull(value($event)))"
@@ -118,6 +119,7 @@ function hold(): void {
       <label v-if="isContent(node)">
         <span class="soft">{{ t('setup.gates.groupWork') }}</span>
         <select
+          class="input"
           :value="node.groupWork ?? ''"
           :disabled="readonly"
           @change="set('groupWork', orNull(value($event)))"
@@ -131,6 +133,7 @@ function hold(): void {
       <label v-if="node.kind === 'page'">
         <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
         <select
+          class="input"
           :value="node.changedBy ?? ''"
           :disabled="readonly"
           @change="set('changedBy', orNull(value($event)))"
@@ -229,13 +232,6 @@ h3 {
 
 select {
   width: 100%;
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .checks {

@@ -146,7 +146,7 @@ const weekdays = computed(() =>
   <div v-if="relative && way === 'weekday'" class="parts">
     <label>
       {{ t('setup.moment.weekday') }}
-      <select :value="relative.weekday" @change="change({ weekday: Number(value($event)) })">
+      <select class="input" :value="relative.weekday" @change="change({ weekday: Number(value($event)) })">
         <option v-for="{ at, name } in weekdays" :key="at" :value="at">{{ name }}</option>
       </select>
     </label>
@@ -155,7 +155,7 @@ const weekdays = computed(() =>
     <label>
       {{ t('setup.moment.howMany') }}
       <input
-        class="figures short"
+        class="input figures short"
         type="number"
         min="0"
         max="10000"
@@ -165,13 +165,13 @@ const weekdays = computed(() =>
     </label>
     <label>
       {{ t('setup.moment.unit') }}
-      <select :value="unit" @change="shift({ unit: value($event) as ShiftUnit })">
+      <select class="input" :value="unit" @change="shift({ unit: value($event) as ShiftUnit })">
         <option v-for="one in UNITS" :key="one" :value="one">{{ t(`setup.moment.units.${one}`, by) }}</option>
       </select>
     </label>
     <label>
       {{ t('setup.moment.side') }}
-      <select :value="side" @change="shift({ side: value($event) as 'before' | 'after' })">
+      <select class="input" :value="side" @change="shift({ side: value($event) as 'before' | 'after' })">
         <option value="before">{{ t('setup.moment.before') }}</option>
         <option value="after">{{ t('setup.moment.after') }}</option>
       </select>
@@ -179,6 +179,7 @@ const weekdays = computed(() =>
     <label class="wide">
       {{ t('setup.moment.anchor') }}
       <select
+        class="input"
         :value="JSON.stringify(relative.anchor)"
         @change="change({ anchor: JSON.parse(value($event)) as Anchor })"
       >
@@ -188,6 +189,7 @@ const weekdays = computed(() =>
     <label>
       {{ t('setup.moment.thenWeekday') }}
       <select
+        class="input"
         :value="relative.weekday ?? 0"
         @change="change({ weekday: Number(value($event)) === 0 ? null : Number(value($event)) })"
       >
@@ -206,7 +208,7 @@ const weekdays = computed(() =>
   </div>
   <label v-if="moment !== null && moment.kind !== 'usual'" class="time">
     {{ t(`setup.moment.time.${field}`) }}
-    <input class="figures" type="time" :value="moment.time ?? ''" @input="setTime(value($event))" />
+    <input class="input figures" type="time" :value="moment.time ?? ''" @input="setTime(value($event))" />
   </label>
 </template>
 
@@ -258,18 +260,6 @@ const weekdays = computed(() =>
 
 .time {
   justify-items: start;
-}
-
-.parts input,
-.parts select,
-.time input {
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 .short {

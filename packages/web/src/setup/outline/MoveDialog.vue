@@ -78,7 +78,7 @@ function move(): void {
   >
     <label class="goal">
       {{ t('setup.outline.moveGoal') }}
-      <select v-model="chosen" size="10">
+      <select v-model="chosen" class="input" size="10">
         <option v-for="goal in goals" :key="goal.id" :value="goal.id">{{ goal.title }}</option>
       </select>
     </label>
@@ -99,8 +99,5 @@ function move(): void {
 
 select {
   padding: 4px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
 }
 </style>

@@ -230,7 +230,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
           })
         "
       />
-      <select v-model="only" class="only" :aria-label="t('setup.outline.only')">
+      <select v-model="only" class="input only" :aria-label="t('setup.outline.only')">
         <option value="all">{{ t('setup.outline.onlyAll') }}</option>
         <option value="due">{{ t('setup.outline.onlyDue') }}</option>
         <option value="hidden">{{ t('setup.outline.onlyHidden') }}</option>
@@ -350,14 +350,6 @@ watch(() => [route.query['at'], route.hash], showPlace);
 
 .spacer {
   flex: 1;
-}
-
-.only {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
 }
 
 .columns {

@@ -79,7 +79,7 @@ async function take(choice: TakePicture): Promise<void> {
     <template v-if="side === 'library'">
       <label class="find">
         <span class="soft">{{ t('setup.look.find') }}</span>
-        <input v-model="find" type="search" maxlength="100" />
+        <input v-model="find" class="input" type="search" maxlength="100" />
       </label>
       <p class="visually-hidden" role="status">{{ t('setup.look.found', found.length) }}</p>
       <ul>
@@ -137,15 +137,6 @@ async function take(choice: TakePicture): Promise<void> {
   gap: 2px;
   max-width: 320px;
   margin-bottom: 10px;
-}
-
-.find input {
-  min-height: 36px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 ul {

@@ -56,6 +56,7 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
 <template>
   <div class="condition">
     <select
+      class="input"
       :aria-label="t('setup.rules_editor.condition')"
       :value="condition.kind"
       @change="become(value($event) as ConditionKind)"
@@ -68,7 +69,7 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
       <label v-if="condition.kind === 'scored'" class="least">
         <span class="visually-hidden">{{ t('setup.rules_editor.least') }}</span>
         <input
-          class="figures"
+          class="input figures"
           type="number"
           min="0"
           max="100"
@@ -78,7 +79,7 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
         %
       </label>
       <select
-        class="item"
+        class="input item"
         :aria-label="t('setup.rules_editor.item')"
         :value="item"
         @change="chooseItem(value($event))"
@@ -94,7 +95,7 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
     </template>
     <select
       v-else-if="condition.kind === 'course'"
-      class="item"
+      class="input item"
       :aria-label="t('setup.rules_editor.course')"
       :value="condition.course"
       @focus="choices.loadCourses().catch(() => undefined)"
@@ -142,13 +143,7 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
 
 select,
 input {
-  min-height: 34px;
   max-width: 100%;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .item {

@@ -58,7 +58,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
   <section class="see-as" :aria-label="t('setup.seeing.title')">
     <label class="field">
       <span class="soft">{{ t('setup.seeing.title') }}</span>
-      <select :value="chosen" @change="choose(value($event))">
+      <select class="input" :value="chosen" @change="choose(value($event))">
         <option v-for="role in ROLES" :key="role" :value="`role ${role}`">
           {{ roleOfExample(role) }}
         </option>
@@ -72,7 +72,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
     <template v-if="seeing.role === 'learner' && seeing.person === null">
       <label class="field">
         <span class="soft">{{ t('setup.seeing.hasDone') }}</span>
-        <select :value="seeing.progress" @change="seeing.progress = value($event) as Progress">
+        <select class="input" :value="seeing.progress" @change="seeing.progress = value($event) as Progress">
           <option v-for="one in PROGRESS" :key="one" :value="one">
             {{ t(`setup.seeing.progress.${one}`) }}
           </option>
@@ -116,16 +116,6 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
   display: grid;
   gap: 2px;
   font-size: 12.5px;
-}
-
-select {
-  min-height: 34px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 5px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14.5px;
 }
 
 fieldset {

@@ -59,7 +59,7 @@ function typed(event: Event): void {
       />
       <input
         v-if="span"
-        class="figures"
+        class="input small figures"
         type="date"
         :aria-label="t('setup.timeline.toDay')"
         :min="span.first"
@@ -118,11 +118,6 @@ header .changes {
 .changes input {
   width: 118px;
   min-height: 26px;
-  padding: 0 4px;
-  border: 1px solid var(--field-rule);
-  border-radius: 4px;
-  background: var(--card);
-  color: var(--ink);
   font-size: 12.5px;
 }
 

@@ -42,7 +42,7 @@ function set(): void {
       :id="id"
       ref="field"
       v-model="tex"
-      class="figures"
+      class="input figures"
       rows="2"
       maxlength="4000"
       spellcheck="false"
@@ -74,13 +74,6 @@ function set(): void {
 
 textarea {
   width: 100%;
-  padding: 6px 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 4px;
-  background: var(--card);
-  color: var(--ink);
-  font-size: 14px;
-  resize: vertical;
 }
 
 .set {

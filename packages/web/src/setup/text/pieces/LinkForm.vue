@@ -62,7 +62,14 @@ function link(): void {
     </fieldset>
     <div v-if="way === 'address'" class="line">
       <label :for="id">{{ t('setup.text.address') }}</label>
-      <input :id="id" ref="field" v-model="typed" :aria-invalid="isWrong" inputmode="url" />
+      <input
+        class="input small"
+        :id="id"
+        ref="field"
+        v-model="typed"
+        :aria-invalid="isWrong"
+        inputmode="url"
+      />
       <button class="button small main" type="submit">{{ t('setup.text.setLink') }}</button>
     </div>
     <VAutocomplete
@@ -127,12 +134,6 @@ fieldset label {
 .line input {
   flex: 1;
   min-width: 120px;
-  min-height: 30px;
-  padding: 0 8px;
-  border: 1px solid var(--field-rule);
-  border-radius: 4px;
-  background: var(--card);
-  color: var(--ink);
 }
 
 .wrong {
