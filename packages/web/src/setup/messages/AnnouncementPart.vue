@@ -40,11 +40,16 @@ function day(instant: number): string {
   const iso = new Date(instant).toISOString();
   return formatDay(dayIn(iso, course.value.dates.zone), locale.value, { today: session.today });
 }
-/** "Mon 1 Feb – Thu 4 Feb": the days on which it stands on the home page. */
-function onHome({ id }: DatedAnnouncement): string {
+interface OnHome {
+  readonly words: string;
+  /** Each "Mon 1 Feb – Thu 4 Feb". */
+  readonly spans: readonly string[];
+}
+/** The days on which it stands on the home page. */
+function onHome({ id }: DatedAnnouncement): OnHome {
   const own = standings.value?.get(id);
-  if (own === undefined) return t('setup.messages.noHome');
-  if (own.length === 0) return t('setup.messages.neverOnHome');
+  if (own === undefined) return { words: t('setup.messages.noHome'), spans: [] };
+  if (own.length === 0) return { words: t('setup.messages.neverOnHome'), spans: [] };
   const spans = own.map(({ from, until }) =>
     until === Infinity
       ? t('setup.messages.fromOn', { from: day(from) })
@@ -52,7 +57,7 @@ function onHome({ id }: DatedAnnouncement): string {
         ? day(from)
         : t('setup.messages.span', { from: day(from), until: day(until - 1) }),
   );
-  return t('setup.messages.onHome', { days: spans.join(', ') });
+  return { words: t('setup.messages.onHome'), spans };
 }
 function state({
   id,
@@ -139,7 +144,10 @@ async function add(): Promise<void> {
             {{ one.announcement.subject }}
           </button>
           <span class="state">{{ t(`setup.messages.states.${state(one)}`) }}</span>
-          <span class="figures soft when">{{ onHome(one) }}</span>
+          <span class="soft when">
+            {{ onHome(one).words }}
+            <span v-for="(span, at) in onHome(one).spans" :key="at" class="figures span">{{ span }}</span>
+          </span>
           <button
             v-if="!readonly"
             :class="['button', 'small', { main: !one.announcement.ready }]"
@@ -209,6 +217,10 @@ async function add(): Promise<void> {
 
 .when {
   font-size: 12.5px;
+}
+
+.span {
+  display: block;
 }
 
 .empty {

@@ -73,7 +73,7 @@ export default {
   areaTexts: {
     home: 'الصفحة ذات اللوحات',
     sections: 'كل الأقسام بالترتيب',
-    announcements: 'كل المعلَّق الآن',
+    announcements: 'كل المعروض الآن',
     assignments: 'كل واجب، قسمًا بقسم',
     quizzes: 'كل اختبار',
     discussions: 'كل نقاش',

@@ -26,7 +26,7 @@ export default {
     over: 'Over',
     undated: 'Has no date',
   },
-  onHome: 'On the home page {days}',
+  onHome: 'On the home page',
   fromOn: 'from {from} on',
   span: '{from} – {until}',
   neverOnHome: 'Never on the home page: others stand before it',

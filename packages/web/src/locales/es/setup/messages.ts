@@ -26,7 +26,7 @@ export default {
     over: 'Pasado',
     undated: 'No tiene fecha',
   },
-  onHome: 'En la página de inicio {days}',
+  onHome: 'En la página de inicio',
   fromOn: 'desde {from}',
   span: '{from} – {until}',
   neverOnHome: 'Nunca en la página de inicio: otros van antes',

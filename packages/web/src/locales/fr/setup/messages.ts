@@ -26,7 +26,7 @@ export default {
     over: 'Passée',
     undated: 'Sans date',
   },
-  onHome: 'Sur l’accueil {days}',
+  onHome: 'Sur l’accueil',
   fromOn: 'à partir du {from}',
   span: '{from} – {until}',
   neverOnHome: 'Jamais sur l’accueil : d’autres sont devant',
