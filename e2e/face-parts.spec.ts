@@ -239,10 +239,16 @@ test('what is new is counted until it has been read; comments are said, taken aw
 
   // The editor says when each will stand on the home page, before it does.
   await page.goto(`/setup/${id}/messages`);
-  const line = (subject: string) => page.getByRole('listitem').filter({ hasText: subject });
+  const line = (subject: string) => page.getByRole('main').getByRole('listitem').filter({ hasText: subject });
   await expect(line('Written ahead')).toContainText('Written ahead');
   await expect(line('Written ahead')).toContainText('from Sat 20 Feb on');
   await expect(line('Being written')).toContainText('Being written');
+  // And the timeline shows the day on which each appears, but for what is still being written.
+  const news = page
+    .getByRole('list', { name: 'Days on which an announcement appears' })
+    .getByRole('listitem');
+  await expect(news.filter({ hasText: 'Sat 20 Feb: Written ahead' })).toHaveCount(1);
+  await expect(news.filter({ hasText: 'Being written' })).toHaveCount(0);
 });
 
 test('a picture that is no picture is refused in a sentence, and nothing is half-taken', async ({ page }) => {

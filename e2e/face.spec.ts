@@ -153,7 +153,8 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
   await test.step('of four announcements the newest three stand on the home page', async () => {
     await page.goto(`/setup/${id}/messages`);
     await expect(page.getByText('The home page shows the newest 3, pinned ones first.')).toBeVisible();
-    const told = (subject: string) => page.getByRole('listitem').filter({ hasText: subject });
+    const told = (subject: string) =>
+      page.getByRole('main').getByRole('listitem').filter({ hasText: subject });
     await expect(told('Bring a pencil')).toContainText('from Wed 10 Feb on');
     await page.getByRole('button', { name: 'Write an announcement' }).click();
     await page.getByLabel('Subject').fill('The gauge is back');

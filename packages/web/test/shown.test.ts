@@ -1,13 +1,13 @@
 /** What screens show, computed: the timeline, moments in words, what a section holds, files that have come. */
 import { describe, expect, test } from '@jest/globals';
 import { courseView, newDates, newItem, newSection, planCourse } from '@itinerary/core';
-import type { Course, SectionView } from '@itinerary/core';
+import type { Announcement, Course, SectionView } from '@itinerary/core';
 import { smallCourse } from '../../core/test/arbitraries.ts';
 import { formatBytes } from '../src/app/bytes.ts';
 import { momentWords, ownMoment } from '../src/learner/moment-words.ts';
 import { readableItems, sectionIndex } from '../src/learner/section-index.ts';
 import { asRef, placeOf, titleOf } from '../src/setup/files/arrivals.ts';
-import { blockDays, timelineBlocks, timelineFlags } from '../src/setup/timeline/blocks.ts';
+import { blockDays, timelineBlocks, timelineFlags, timelineNews } from '../src/setup/timeline/blocks.ts';
 import { daysOn, dayUnder, isOn, placeOn, stepOf } from '../src/setup/timeline/line.ts';
 
 const t = (key: string, values?: Record<string, unknown>): string =>
@@ -68,6 +68,29 @@ describe('the timeline', () => {
       { day: '2027-01-17', count: 1, titles: 'Salt' },
       { day: '2027-01-13', count: 1, titles: 'Log' },
     ]);
+  });
+
+  test('shows the days on which what is ready to be told first stands, by the course’s clocks', () => {
+    const told = (subject: string, day: string, time: string | null, more: object = {}): Announcement => ({
+      ...{ subject, text: null, files: [], pinned: false, until: null, comments: false, ready: true },
+      from: { kind: 'fixed', day, time },
+      ...more,
+    });
+    // Work that is not there is due on no day.
+    const anchor = { of: 'due', item: 'gone' };
+    const gone = { kind: 'relative', anchor, shift: null, weekday: null, time: null };
+    const announcements = {
+      a: told('Boots', '2027-01-12', '00:30'),
+      b: told('Boats', '2027-01-12', null),
+      c: told('Draft', '2027-01-13', null, { ready: false }),
+      d: told('When it is due', '2027-01-13', null, { from: gone }),
+    };
+    // Half past midnight in Auckland is still the day before in London.
+    const dates = { ...course().dates, zone: 'Pacific/Auckland' };
+    const plan = planCourse({ ...course(), dates, announcements });
+    expect(timelineNews(plan)).toEqual([{ day: '2027-01-12', count: 2, titles: 'Boots, Boats' }]);
+    const off = planCourse({ ...course(), dates, announcements, areas: { announcements: 'off' } });
+    expect(timelineNews(off)).toEqual([]);
   });
 });
 

@@ -69,7 +69,8 @@ export default {
     text: 'Drag the marker to look ahead.',
     marker: 'Day that the preview shows',
     spare: 'No section in this week',
-    flag: 'is work due.',
+    flag: 'Days on which work is due',
+    news: 'Days on which an announcement appears',
     none: 'The timeline is drawn when the course has a first day.',
   },
   seeing: {

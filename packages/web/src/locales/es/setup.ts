@@ -69,7 +69,8 @@ export default {
     text: 'Arrastra la marca para mirar adelante.',
     marker: 'Día que muestra la vista previa',
     spare: 'Ninguna sección en esta semana',
-    flag: 'es una entrega.',
+    flag: 'Días en que hay una entrega',
+    news: 'Días en que aparece un anuncio',
     none: 'El calendario se dibuja cuando el curso tiene un primer día.',
   },
   seeing: {

@@ -69,7 +69,8 @@ export default {
     text: 'Déplacez le repère pour regarder plus loin.',
     marker: 'Jour que montre l’aperçu',
     spare: 'Pas de section cette semaine',
-    flag: 'un travail est à rendre.',
+    flag: 'Jours où un travail est à rendre',
+    news: 'Jours où paraît une annonce',
     none: 'Le calendrier se dessine dès que le cours a un premier jour.',
   },
   seeing: {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The line itself: weeks, pauses, work due, what changes by itself, and the marker to drag along it. */
-import { IconFlag3Filled } from '@tabler/icons-vue';
+import { IconFlag3Filled, IconSpeakerphone } from '@tabler/icons-vue';
 import { addDays, daysBetween } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -9,9 +9,10 @@ import { isRightToLeft } from '../../app/i18n.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useActs } from '../acts.ts';
-import { blockDays, timelineBlocks, timelineFlags } from './blocks.ts';
+import { blockDays, timelineBlocks, timelineFlags, timelineNews } from './blocks.ts';
 import { daysOn, dayUnder, isOn, placeOn, stepOf } from './line.ts';
 import type { Line } from './line.ts';
+import TimelineFlags from './TimelineFlags.vue';
 
 const props = defineProps<{ line: Line }>();
 const { t, locale } = useI18n();
@@ -35,6 +36,7 @@ const days = computed(() =>
   blockDays(blocks.value, (day) => formatDay(day, locale.value, { today: day, weekday: false })),
 );
 const flags = computed(() => (plan.planned === null ? [] : timelineFlags(plan.planned)));
+const news = computed(() => (plan.planned === null ? [] : timelineNews(plan.planned)));
 /** Days from the first of the line to the marker. */
 const passed = computed(() => daysBetween(props.line.first, marker.day.value));
 const share = computed(() => (passed.value + 0.5) / count.value);
@@ -106,18 +108,21 @@ function step(event: KeyboardEvent): void {
           </li>
         </template>
       </ol>
-      <ol class="flags" :aria-label="t('setup.timeline.flag')">
-        <li
-          v-for="flag in flags"
-          :key="flag.day"
-          :style="placeOn(line, flag.day, flag.day)"
-          :title="flag.titles"
-        >
-          <IconFlag3Filled :size="12" aria-hidden="true" />
-          <span class="visually-hidden">{{ label(flag.day) }}: {{ flag.titles }}</span>
-          <span v-if="flag.count > 1" class="figures count" aria-hidden="true">{{ flag.count }}</span>
-        </li>
-      </ol>
+      <TimelineFlags
+        class="news"
+        :line="line"
+        :flags="news"
+        :label="t('setup.timeline.news')"
+        :icon="IconSpeakerphone"
+        :words="label"
+      />
+      <TimelineFlags
+        :line="line"
+        :flags="flags"
+        :label="t('setup.timeline.flag')"
+        :icon="IconFlag3Filled"
+        :words="label"
+      />
       <div
         class="marker"
         role="slider"
@@ -184,8 +189,7 @@ function step(event: KeyboardEvent): void {
 }
 
 .blocks,
-.marks,
-.flags {
+.marks {
   position: absolute;
   inset: 0;
   padding: 0;
@@ -225,24 +229,13 @@ function step(event: KeyboardEvent): void {
   background: repeating-linear-gradient(-45deg, transparent 0 5px, var(--mist) 5px 10px);
 }
 
-.flags,
 .marks {
   pointer-events: none;
 }
 
-.flags li {
-  position: absolute;
-  bottom: 4px;
-  display: flex;
-  justify-content: center;
-  align-items: end;
-  height: 14px;
-  min-width: 12px;
-}
-
-.count {
-  font-size: 10.5px;
-  line-height: 1;
+.news {
+  bottom: 19px;
+  color: var(--route);
 }
 
 .marker {
@@ -288,7 +281,7 @@ function step(event: KeyboardEvent): void {
 
 @media (max-width: 1080px) {
   .track {
-    height: 72px;
+    height: 92px;
   }
 }
 </style>

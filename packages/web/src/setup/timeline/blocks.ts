@@ -1,6 +1,7 @@
-/** What stands on the timeline: slots, pauses, and the work due. Pure: from the plan to what is drawn. */
-import { shownItems } from '@itinerary/core';
+/** What stands on the timeline: slots, pauses, work due, announcements. Pure: from the plan to what is drawn. */
+import { datedAnnouncements, shownItems } from '@itinerary/core';
 import type { CoursePlan } from '@itinerary/core';
+import { dayIn } from '../../app/dates.ts';
 import { sectionTitle } from '../../learner/titles.ts';
 
 export interface Block {
@@ -39,16 +40,33 @@ export interface Flag {
   readonly titles: string;
 }
 
+function flagsOf(titled: readonly (readonly [day: string, title: string])[]): readonly Flag[] {
+  const byDay = new Map<string, string[]>();
+  for (const [day, title] of titled) byDay.set(day, [...(byDay.get(day) ?? []), title]);
+  return [...byDay].map(([day, titles]) => ({ day, count: titles.length, titles: titles.join(', ') }));
+}
+
 /** The days on which something shown is due. */
 export function timelineFlags(plan: CoursePlan): readonly Flag[] {
-  const byDay = new Map<string, string[]>();
-  for (const { section, moments } of plan.sections) {
-    for (const item of shownItems(section)) {
-      const due = moments.get(item.id)?.due;
-      if (due?.kind === 'at') byDay.set(due.day, [...(byDay.get(due.day) ?? []), item.title]);
-    }
-  }
-  return [...byDay].map(([day, titles]) => ({ day, count: titles.length, titles: titles.join(', ') }));
+  return flagsOf(
+    plan.sections.flatMap(({ section, moments }) =>
+      shownItems(section).flatMap(({ id, title }) => {
+        const due = moments.get(id)?.due;
+        return due?.kind === 'at' ? [[due.day, title] as const] : [];
+      }),
+    ),
+  );
+}
+
+/** The days on which an announcement that is ready first stands, by the course's clocks. */
+export function timelineNews(plan: CoursePlan): readonly Flag[] {
+  const { areas, dates } = plan.course;
+  if (areas['announcements'] === 'off') return [];
+  return flagsOf(
+    datedAnnouncements(plan).flatMap(({ announcement: { ready, subject }, from }) =>
+      ready && from !== null ? [[dayIn(new Date(from).toISOString(), dates.zone), subject] as const] : [],
+    ),
+  );
 }
 
 /** Days longer than this touch the next column. */
