@@ -18,14 +18,25 @@ const { t } = useI18n();
 <style scoped>
 .notice {
   position: fixed;
-  inset: auto 16px 16px auto;
+  inset-inline-end: 16px;
+  bottom: 16px;
   z-index: 3000;
   display: flex;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 8px 12px;
   align-items: center;
+  justify-content: end;
+  max-width: calc(100vw - 32px);
   padding: 10px 14px;
   border: 1px solid var(--blocker);
   border-radius: 6px;
   background: var(--blocker-pale);
+}
+
+/* Above the tabs of a course, so that one can go elsewhere. */
+@media (max-width: 620px) {
+  .notice {
+    bottom: 76px;
+  }
 }
 </style>
