@@ -48,10 +48,9 @@ test('a page of an older release asks for what is gone, and the new one is loade
   await comeInAs(page, INES);
   await page.evaluate(() => Object.assign(window, { older: true }));
   // Gone for the page that is open, and for no other.
-  await page.route(PART, async (route) => {
-    if (await page.evaluate(() => 'older' in window)) await route.fulfill({ status: 404, body: '' });
-    else await route.continue();
-  });
+  let isGone = true;
+  page.on('framenavigated', () => (isGone = false));
+  await page.route(PART, (route) => (isGone ? route.fulfill({ status: 404, body: '' }) : route.continue()));
   await page.getByRole('link', { name: 'New course' }).click();
   await expect(page.getByRole('heading', { name: 'New course' })).toBeVisible();
   await expect(page).toHaveURL(/\/new-course$/);
