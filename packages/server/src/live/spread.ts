@@ -3,10 +3,10 @@
  * so that the server answers them one after the other, and nobody waits for the rest.
  */
 
-/** What one page's answers take, generously. */
-const EACH_MS = 5;
+/** What one page's answers, and looking up what comes next for its reader, take of one processor. */
+const EACH_MS = 20;
 /** Whoever only reads does not mind this long. */
-const LONGEST_MS = 3000;
+const LONGEST_MS = 10_000;
 
 /**
  * @param listeners how many may be told the same at this moment.
