@@ -13,8 +13,8 @@ import {
   textHashes,
 } from '@itinerary/core';
 import type { Course, Finding } from '@itinerary/core';
-import { coursesOf } from '../src/db/kept-courses.ts';
-import { CourseRow, MemberRow, PersonRow, StoredFileRow, TextRow } from '../src/db/entities.ts';
+import { coursesWhere } from '../src/db/kept-courses.ts';
+import { MemberRow, PersonRow, StoredFileRow, TextRow } from '../src/db/entities.ts';
 import { connect, migrate } from '../src/db/orm.ts';
 import type { Database, EntityManager } from '../src/db/orm.ts';
 import { emptyDatabase, writeDemoCollege } from '../src/demo/demo-college.ts';
@@ -37,7 +37,7 @@ async function load(): Promise<readonly Course[]> {
     return Promise.resolve();
   });
   const fork = em();
-  return coursesOf(fork, await fork.find(CourseRow, {}, { orderBy: { code: 'asc' } }));
+  return [...(await coursesWhere(fork, {}))].sort((a, b) => (a.code < b.code ? -1 : 1));
 }
 
 beforeAll(async () => {

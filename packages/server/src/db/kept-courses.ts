@@ -4,6 +4,7 @@
  * What core has worked out for a course is kept with it.
  */
 import { IsolationLevel } from '@mikro-orm/core';
+import type { QBFilterQuery } from '@mikro-orm/core';
 import type { Course } from '@itinerary/core';
 import { byCourse, toCourse } from './course-rows.ts';
 import { CourseRow, NodeRow } from './entities.ts';
@@ -28,17 +29,26 @@ function shelfOf(em: EntityManager): Map<string, KeptCourse> {
   return shelf;
 }
 
+export type CourseNumber = KeptCourse['row'];
+
+/** Of a whole row, which can be long, only what tells whether its course is kept. */
+function numbersOf(em: EntityManager, where: QBFilterQuery<CourseRecord>): Promise<readonly CourseNumber[]> {
+  return em
+    .createQueryBuilder(CourseRow)
+    .select(['id', 'institutionId', 'seq', 'createdAt'])
+    .where(where)
+    .execute<CourseNumber[]>('all');
+}
+
 /** The course, or null where there is none. */
 export async function keptCourse(em: EntityManager, id: string): Promise<KeptCourse | null> {
-  const row = await em.findOne(CourseRow, { id });
-  if (row === null) return null;
-  return (await keptCourses(em, [row]))[0] ?? null;
+  return (await keptCourses(em, await numbersOf(em, { id })))[0] ?? null;
 }
 
 /** Those of the rows that are still there, in their order: with one question more where not all are kept. */
 export async function keptCourses(
   em: EntityManager,
-  rows: readonly CourseRecord[],
+  rows: readonly CourseNumber[],
 ): Promise<readonly KeptCourse[]> {
   const shelf = shelfOf(em);
   const found = new Map<string, KeptCourse>();
@@ -61,12 +71,12 @@ export async function keptCourses(
   return rows.flatMap(({ id }) => found.get(id) ?? []);
 }
 
-/** The same, where nothing but the courses is asked for. */
-export async function coursesOf(
+/** The courses whose rows are like that. */
+export async function coursesWhere(
   em: EntityManager,
-  rows: readonly CourseRecord[],
+  where: QBFilterQuery<CourseRecord>,
 ): Promise<readonly Course[]> {
-  return (await keptCourses(em, rows)).map(({ course }) => course);
+  return (await keptCourses(em, await numbersOf(em, where))).map(({ course }) => course);
 }
 
 /** At one moment of the database: a course whose rows a change came between would be none that ever was. */

@@ -6,7 +6,7 @@ import type { Response } from 'express';
 import { instantsOf, mayPlan } from '@itinerary/core';
 import type { Viewer } from '@itinerary/core';
 import type { Clock } from '../config/clock.ts';
-import { coursesOf } from '../db/kept-courses.ts';
+import { coursesWhere } from '../db/kept-courses.ts';
 import { ChangeRow, CourseRow, MemberRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
@@ -41,8 +41,7 @@ interface Standing {
 async function standing(em: EntityManager, { person, clock }: Listening, since: number): Promise<Standing> {
   const now = clock.now();
   const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
-  const rows = await em.find(CourseRow, { id: { $in: own.map(({ courseId }) => courseId) } });
-  const courses = await coursesOf(em, rows);
+  const courses = await coursesWhere(em, { id: { $in: own.map(({ courseId }) => courseId) } });
   const viewerOf = await viewersOf(em, person, courses, now);
   const viewers = new Map(courses.map(({ id }) => [id, viewerOf(id)]));
   const at = Date.parse(now);

@@ -2,9 +2,9 @@
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
 import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess, stateAt } from '@itinerary/core';
 import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
-import { coursesOf } from '../db/kept-courses.ts';
+import { coursesWhere } from '../db/kept-courses.ts';
 import type { Person } from '../db/entities.ts';
-import { CourseRow, MemberRow } from '../db/entities.ts';
+import { MemberRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { pictureView, staffOf } from './face.ts';
 import { institutionPages } from './institution-pages.ts';
@@ -17,8 +17,7 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const roles = new Map(own.map(({ courseId, role }) => [courseId, role]));
   const where =
     person.kind === 'staff' ? { institutionId: person.institutionId } : { id: { $in: [...roles.keys()] } };
-  const rows = await em.find(CourseRow, where);
-  const courses = await coursesOf(em, rows);
+  const courses = await coursesWhere(em, where);
   const ids = courses.map(({ id }) => id);
   const learners = await learnerCounts(em, courses);
   const terms = await termsOf(em, person.institutionId);
@@ -57,8 +56,7 @@ async function found(
     );
   const others = named.map(({ id }) => id).filter((id) => !own.includes(id));
   if (others.length === 0) return [];
-  const rows = await em.find(CourseRow, { id: { $in: others } });
-  const courses = await coursesOf(em, rows);
+  const courses = await coursesWhere(em, { id: { $in: others } });
   const viewerOf = await viewersOf(em, person, courses, now);
   return courses
     .filter((course) => isThere(resolveAccess(course, viewerOf(course.id), now).course))

@@ -12,8 +12,8 @@ import {
   resolveAccess,
 } from '@itinerary/core';
 import type { Course, CourseFileRef, CoursePicture, FaceFacts, Frame, Viewer } from '@itinerary/core';
-import { coursesOf } from '../db/kept-courses.ts';
-import { CourseRow, MemberRow, StoredFileRow } from '../db/entities.ts';
+import { coursesWhere } from '../db/kept-courses.ts';
+import { MemberRow, StoredFileRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
@@ -62,7 +62,7 @@ export async function ownPictures(
     person.kind === 'staff'
       ? { institutionId: person.institutionId }
       : { id: { $in: memberships.map((row) => row.courseId) } };
-  const courses = await coursesOf(em, await em.find(CourseRow, where));
+  const courses = await coursesWhere(em, where);
   const viewerOf = await viewersOf(em, person, courses, now);
   const planned = courses
     .filter(({ id }) => mayPlan(viewerOf(id)))
@@ -137,8 +137,7 @@ async function fromCourse(
   { course: other, hash }: { readonly course: string; readonly hash: string },
   now: string,
 ): Promise<TakenPicture> {
-  const row = await em.findOne(CourseRow, { id: other, institutionId: person.institutionId });
-  const [theirs] = row === null ? [] : await coursesOf(em, [row]);
+  const [theirs] = await coursesWhere(em, { id: other, institutionId: person.institutionId });
   const stored = await em.findOne(StoredFileRow, { courseId: other, hash });
   const mayTake = theirs !== undefined && mayPlan((await viewersOf(em, person, [theirs], now))(other));
   // What somebody else's course holds is not there for whoever does not plan it.

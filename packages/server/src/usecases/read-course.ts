@@ -14,7 +14,6 @@ import {
   unlistedItem,
 } from '@itinerary/core';
 import type { Course, CourseView, FaceFacts, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
-import { MemberRow, PersonRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { nothingHere } from './nothing-here.ts';
 import { groupOf } from './classmates.ts';
@@ -41,8 +40,6 @@ export async function readCourse(
   now: string,
 ): Promise<ReadCourseAnswer> {
   const view = viewOf(course, viewer, now);
-  const teaching = await em.find(MemberRow, { courseId: course.id, role: 'instructor', leftAt: null });
-  const people = await em.find(PersonRow, { id: { $in: teaching.map(({ personId }) => personId) } });
   const texts = textReader(em, view);
   const own = ownCourse(course, viewer, Date.parse(now));
   const { around } = view;
@@ -53,16 +50,25 @@ export async function readCourse(
   if (member !== null && isReadable(view.access)) {
     await noteVisit(em, course.id, member, now, arrives ? { arrives } : {});
   }
+  const [said, descriptionHtml, introductionHtml, aroundHtml] = await Promise.all([
+    homeTexts(home, texts),
+    texts.read(view.description, null),
+    texts.read(view.introduction, null),
+    around === null ? null : texts.read(itemText(own, around.id), around.id),
+  ]);
   return {
     home,
-    texts: await homeTexts(home, texts),
+    texts: said,
     arrival,
     last: stillOpen(course, viewer, visit.last, now),
     course: view,
-    descriptionHtml: await texts.read(view.description, null),
-    introductionHtml: await texts.read(view.introduction, null),
-    aroundHtml: around === null ? null : await texts.read(itemText(own, around.id), around.id),
-    staff: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
+    descriptionHtml,
+    introductionHtml,
+    aroundHtml,
+    staff: facts.staff
+      .filter(({ role }) => role === 'instructor')
+      .map(({ name }) => name)
+      .sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
     isMember: viewer.role === 'learner' || mayPlan(viewer),
   };

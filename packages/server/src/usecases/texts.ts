@@ -40,16 +40,38 @@ export interface TextReader {
   readonly read: (hash: string | null, item: string | null) => Promise<string | null>;
 }
 
+/** Texts by their hashes: those that are asked for at one moment are one question. */
+function textsOf(em: EntityManager, courseId: string): (hash: string) => Promise<string | null> {
+  let asked: { readonly hashes: Set<string>; readonly found: Promise<ReadonlyMap<string, string>> } | null =
+    null;
+  const ask = async (hashes: ReadonlySet<string>): Promise<ReadonlyMap<string, string>> => {
+    // Whoever asks at this moment has asked before the next one.
+    await Promise.resolve();
+    asked = null;
+    const rows = await em.find(TextRow, { courseId, hash: { $in: [...hashes] } });
+    return new Map(rows.map(({ hash, html }) => [hash, html]));
+  };
+  return async (hash) => {
+    if (asked === null) {
+      const hashes = new Set<string>();
+      asked = { hashes, found: ask(hashes) };
+    }
+    asked.hashes.add(hash);
+    return (await asked.found).get(hash) ?? null;
+  };
+}
+
 export function textReader(em: EntityManager, view: CourseView): TextReader {
   const targets = linkTargets(view);
   const at = `/courses/${view.id}`;
+  const htmlOf = textsOf(em, view.id);
   return {
     read: async (hash, item) => {
       if (hash === null) return null;
-      const row = await em.findOne(TextRow, { courseId: view.id, hash });
-      if (row === null) return null;
+      const html = await htmlOf(hash);
+      if (html === null) return null;
       const of = item === null ? '' : `?item=${encodeURIComponent(item)}`;
-      return fillText(row.html, {
+      return fillText(html, {
         picture: (picture) => `/api/learn/${view.id}/pictures/${picture}${of}`,
         formula: (piece) => formulaHtml(piece, katex.renderToString),
         item: (id) => {

@@ -1,15 +1,8 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { isCompleted, singles, subtree } from '@itinerary/core';
 import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
-import { coursesOf } from '../db/kept-courses.ts';
-import {
-  CourseRow,
-  DeedRow,
-  MemberGroupRow,
-  MemberRow,
-  PersonExceptionRow,
-  PersonRow,
-} from '../db/entities.ts';
+import { coursesWhere } from '../db/kept-courses.ts';
+import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, PersonRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 
@@ -107,14 +100,13 @@ async function completedBy(
   if (named.size === 0) return named;
   const ids = [...named];
   const member = await em.find(MemberRow, { courseId: { $in: ids }, personId: person.id, role: 'learner' });
-  const rows = await em.find(CourseRow, {
+  const others = await coursesWhere(em, {
     id: { $in: member.map(({ courseId }) => courseId) },
     institutionId: person.institutionId,
   });
-  const own = { courseId: { $in: rows.map(({ id }) => id) }, personId: person.id };
+  const own = { courseId: { $in: others.map(({ id }) => id) }, personId: person.id };
   const deeds = await em.find(DeedRow, own);
   const groups = await em.find(MemberGroupRow, own);
-  const others = await coursesOf(em, rows);
   const nothing: ReadonlySet<string> = new Set();
   const done = others.filter((other) =>
     isCompleted(
