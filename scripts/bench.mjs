@@ -8,13 +8,17 @@ import { closeOnEnd, command, end } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
 import { ensureChromium, startTestPostgres, startTestServer } from './lib/test-server.mjs';
 
-/** Measured in a browser, and so with a server and a database. */
-const IN_BROWSER = 'home-lcp-vs-static';
+/** Measured against a server with a database, some of them in a browser. */
+const WITH_SERVER = {
+  'home-lcp-vs-static': 'e2e/bench/home-lcp.ts',
+  'class-in-turn-vs-at-once': 'e2e/bench/class-in-turn.ts',
+};
 
 const program = (file, env, args = []) =>
   command(process.execPath, ['--import', 'tsx', join(ROOT, file), ...args], { env });
 
-async function inBrowser() {
+/** @param files programs that are told where the server is. */
+async function withServer(files) {
   mkdirSync(DATA, { recursive: true });
   await ensureChromium();
   await buildServer();
@@ -29,7 +33,7 @@ async function inBrowser() {
     postgres = await startTestPostgres();
     const started = await startTestServer(postgres);
     server = started.server;
-    await program('e2e/bench/home-lcp.ts', started.env);
+    for (const file of files) await program(file, started.env);
   } finally {
     await close();
   }
@@ -39,7 +43,8 @@ await run(async () => {
   await ensureNpmPackages();
   const [name] = process.argv.slice(2);
   // The recurrence library gives instants only where the machine's own zone is UTC.
-  if (name !== IN_BROWSER)
+  if (name === undefined || !(name in WITH_SERVER))
     await program('packages/core/bench/bench.ts', { TZ: 'UTC' }, process.argv.slice(2));
-  if (name === undefined || name === IN_BROWSER) await inBrowser();
+  if (name === undefined) await withServer(Object.values(WITH_SERVER));
+  else if (name in WITH_SERVER) await withServer([WITH_SERVER[name]]);
 });

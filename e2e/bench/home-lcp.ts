@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { chromium, devices } from '@playwright/test';
 import type { Browser, BrowserContext } from '@playwright/test';
+import { middle } from './middle.ts';
 
 const ROUNDS = 15;
 const SLOWER_CPU = 4;
@@ -55,9 +56,6 @@ async function paints(context: BrowserContext, url: string, ready: string): Prom
   await page.close();
   return found;
 }
-
-const middle = (numbers: readonly number[]): number =>
-  [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)] as number;
 
 /** The plain page: the same picture, the same title and the same words, and a few lines of style in it. */
 async function plainPage(context: BrowserContext, base: string, id: string): Promise<Page> {
