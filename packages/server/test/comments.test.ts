@@ -5,7 +5,16 @@ import { newItem, newSection } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { announcement } from './support/announcement.ts';
 import { PersonRow, RemarkRow } from '../src/db/entities.ts';
-import { NOW, openCourse, PEOPLE, putOn, signedIn, testServer } from './support/server.ts';
+import {
+  changeCourse,
+  NOW,
+  openCourse,
+  PEOPLE,
+  putOn,
+  setting,
+  signedIn,
+  testServer,
+} from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -28,28 +37,15 @@ beforeAll(async () => {
   });
   await putOn(as('instructor'), id, 'noor', 'learner');
   await putOn(as('instructor'), id, 'adaeze', 'assistant');
-  const set = (field: string, value: unknown, was: unknown = null): object => ({
-    kind: 'set',
-    target: id,
-    field,
-    value,
-    was,
-  });
   const section = newSection({ id: 'start', outside: true });
   const page = newItem('page', { id: 'mud', title: 'Mud' });
-  const edits = [
+  await changeCourse(as('instructor'), id, [
     { kind: 'insert', parent: id, after: null, node: section },
     { kind: 'insert', parent: 'start', after: null, node: page },
-    set('state', 'live', 'draft'),
-    set('announcements.boots', announcement('Boots', { comments: true })),
-    set('announcements.up', announcement('Up')),
-  ];
-  const changes = [{ id: 'talk', edits }];
-  const { body } = await as('instructor')
-    .post(`/api/courses/${id}/changes`)
-    .send({ since: 0, changes, texts: {} })
-    .expect(200);
-  expect((body as { refused: unknown[] }).refused).toEqual([]);
+    setting(id, 'state', 'live', 'draft'),
+    setting(id, 'announcements.boots', announcement('Boots', { comments: true })),
+    setting(id, 'announcements.up', announcement('Up')),
+  ]);
 });
 afterAll(() => server.stop());
 

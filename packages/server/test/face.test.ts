@@ -19,7 +19,17 @@ import type { Agent, Test } from 'supertest';
 import { hashText } from '../src/text/rich-text.ts';
 import { announcement } from './support/announcement.ts';
 import { photo, png, textChunk } from './support/pictures.ts';
-import { courseIds, fileRef, LIVE, openCourse, putOn, signedIn, testServer } from './support/server.ts';
+import {
+  changeCourse,
+  courseIds,
+  fileRef,
+  LIVE,
+  openCourse,
+  putOn,
+  setting,
+  signedIn,
+  testServer,
+} from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -28,21 +38,9 @@ const agents = new Map<Who, Agent>();
 const as = (who: Who): Agent => agents.get(who) as Agent;
 let id = '';
 
-const set = (field: string, value: unknown, was: unknown = null): object => ({
-  kind: 'set',
-  target: id,
-  field,
-  value,
-  was,
-});
-let changes = 0;
-async function change(edits: readonly object[], texts: Record<string, string> = {}): Promise<void> {
-  changes += 1;
-  const body = { since: 0, changes: [{ id: `face-${changes}`, edits }], texts };
-  const answer = await as('instructor').post(`/api/courses/${id}/changes`).send(body);
-  expect(answer.status).toBe(200);
-  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
-}
+const set = (field: string, value: unknown, was: unknown = null): object => setting(id, field, value, was);
+const change = (edits: readonly object[], texts: Readonly<Record<string, string>> = {}): Promise<void> =>
+  changeCourse(as('instructor'), id, edits, texts);
 const upload = (name: string, bytes: Buffer): Test =>
   as('instructor')
     .post(`/api/courses/${id}/files?name=${encodeURIComponent(name)}`)

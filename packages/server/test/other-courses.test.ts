@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { CourseView } from '@itinerary/core';
 import type { Agent } from 'supertest';
-import { openCourse, putOn, signedIn, testServer } from './support/server.ts';
+import { changeCourse, openCourse, putOn, signedIn, testServer } from './support/server.ts';
 import type { TestServer } from './support/server.ts';
 
 let server: TestServer;
@@ -10,16 +10,8 @@ let ines: Agent;
 let noor: Agent;
 let first = '';
 let second = '';
-let changes = 0;
 
-async function change(course: string, edits: readonly object[]): Promise<void> {
-  changes += 1;
-  const answer = await ines
-    .post(`/api/courses/${course}/changes`)
-    .send({ since: 0, changes: [{ id: `o${changes}`, edits }], texts: {} })
-    .expect(200);
-  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
-}
+const change = (course: string, edits: readonly object[]): Promise<void> => changeCourse(ines, course, edits);
 
 /** A live course with a section, and in it two pages that are ticked as done. */
 async function liveCourse(code: string): Promise<string> {

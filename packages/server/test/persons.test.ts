@@ -1,7 +1,7 @@
 /** What persons have of their own in a course: groups, moments, names that they see, a passphrase they give. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Agent, Response } from 'supertest';
-import { courseIds, LIVE, signedIn, testServer } from './support/server.ts';
+import { changeCourse, courseIds, LIVE, signedIn, testServer } from './support/server.ts';
 import type { TestServer } from './support/server.ts';
 
 let server: TestServer;
@@ -21,13 +21,7 @@ interface Member {
 const members = async (): Promise<readonly Member[]> =>
   ((await instructor.get(`/api/courses/${id}/members`)).body as { members: Member[] }).members;
 const errorsOf = ({ body }: Response): unknown => (body as { errors?: unknown }).errors;
-let changes = 0;
-async function change(edits: readonly object[]): Promise<void> {
-  changes += 1;
-  const body = { since: 0, changes: [{ id: `p${changes}`, edits }], texts: {} };
-  const answer = await instructor.post(`/api/courses/${id}/changes`).send(body).expect(200);
-  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
-}
+const change = (edits: readonly object[]): Promise<void> => changeCourse(instructor, id, edits);
 
 beforeAll(async () => {
   server = await testServer();

@@ -10,7 +10,7 @@ import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
 import { announcementFile, announcements } from '../usecases/announcements.ts';
-import { comment, comments, removeComment, restoreComment } from '../usecases/comments.ts';
+import { comment, comments, setComment } from '../usecases/comments.ts';
 import type { RemarkAt } from '../usecases/comments.ts';
 import { checkCode } from '../usecases/course-codes.ts';
 import { classmates } from '../usecases/classmates.ts';
@@ -251,9 +251,9 @@ export const HANDLERS: Readonly<Record<RouteName, Handler>> = {
     return comment(em, reader.loaded.course, reader, params['announcement'] as string, text, now);
   },
   removeComment: ({ em, reader, params, now }) =>
-    removeComment(em, reader.loaded.course, reader, remarkIn(params), now),
+    setComment(em, reader.loaded.course, reader, { ...remarkIn(params), isThere: false }, now),
   restoreComment: ({ em, reader, params, now }) =>
-    restoreComment(em, reader.loaded.course, reader, remarkIn(params), now),
+    setComment(em, reader.loaded.course, reader, { ...remarkIn(params), isThere: true }, now),
   setInstitutionPage: ({ em, who, params, body }) => {
     const page = { ...(body as Omit<InstitutionPage, 'id'>), id: params['page'] as string };
     return setInstitutionPage(em, (who.person as Person).institutionId, page);

@@ -41,24 +41,10 @@ export interface RemarkAt {
   readonly remark: string;
 }
 
-async function remarkAt(
-  em: EntityManager,
-  course: Course,
-  { viewer }: Reader,
-  { announcement, remark }: RemarkAt,
-  now: string,
-): Promise<RemarkRecord> {
-  standingOne(course, viewer, announcement, now);
-  const at = { courseId: course.id, announcementId: announcement, id: remark };
-  const row = await em.findOne(RemarkRow, at);
-  if (row === null) throw nothingHere();
-  return row;
-}
-
 type Remark = Pick<RemarkRecord, 'personId' | 'removedBy'>;
 
 function mayRemove({ personId }: Remark, { viewer, person }: Reader): boolean {
-  return personId === person?.id || mayPlan(viewer);
+  return person !== null && (personId === person.id || mayPlan(viewer));
 }
 
 /** What its author took away is nobody else's to bring back; what the staff took away is for any of them. */
@@ -137,33 +123,33 @@ export async function comment(
   return comments(em, course, reader, id, now);
 }
 
-export async function removeComment(
+/** Takes a comment away, or brings it back. */
+export async function setComment(
   em: EntityManager,
   course: Course,
   reader: Reader,
-  { announcement, remark }: RemarkAt,
+  { announcement, remark, isThere }: RemarkAt & { readonly isThere: boolean },
   now: string,
 ): Promise<CommentsAnswer> {
-  const row = await remarkAt(em, course, reader, { announcement, remark }, now);
-  if (!mayRemove(row, reader)) throw new Failure('not_allowed', 'This comment is somebody else’s');
-  // Taken away twice is taken away by whoever was first.
-  row.removedBy ??= (reader.person as Person).id;
+  standingOne(course, reader.viewer, announcement, now);
+  const row = await em.findOne(RemarkRow, {
+    courseId: course.id,
+    announcementId: announcement,
+    id: remark,
+  });
+  if (row === null) throw nothingHere();
+  row.removedBy = isThere ? broughtBack(row, reader) : takenAway(row, reader);
   await em.flush();
   return comments(em, course, reader, announcement, now);
 }
 
-export async function restoreComment(
-  em: EntityManager,
-  course: Course,
-  reader: Reader,
-  { announcement, remark }: RemarkAt,
-  now: string,
-): Promise<CommentsAnswer> {
-  const row = await remarkAt(em, course, reader, { announcement, remark }, now);
-  if (row.removedBy !== null) {
-    if (!mayRestore(row, reader)) throw nothingHere();
-    row.removedBy = null;
-    await em.flush();
-  }
-  return comments(em, course, reader, announcement, now);
+/** By whom it has been taken away then: twice is by whoever was first. */
+function takenAway(remark: Remark, reader: Reader): string | null {
+  if (!mayRemove(remark, reader)) throw new Failure('not_allowed', 'This comment is somebody else’s');
+  return remark.removedBy ?? reader.person?.id ?? null;
+}
+
+function broughtBack(remark: Remark, reader: Reader): null {
+  if (remark.removedBy !== null && !mayRestore(remark, reader)) throw nothingHere();
+  return null;
 }

@@ -1,8 +1,9 @@
 /** A server of one's own for a test file, on a database of its own, made from a template in milliseconds. */
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { expect } from '@jest/globals';
 import type { NewCourseRequest, UploadAnswer } from '@itinerary/contract';
 import type { CourseFileRef, Role } from '@itinerary/core';
 import pg from 'pg';
@@ -145,6 +146,26 @@ export async function putOn(agent: Agent, course: string, find: string, role: Ro
     .send({ people: [person], role })
     .expect(200);
   return person;
+}
+
+/** An edit of one field. */
+export function setting(target: string, field: string, value: unknown, was: unknown = null): object {
+  return { kind: 'set', target, field, value, was };
+}
+
+/** Makes a change to a course, all of which has to be taken. */
+export async function changeCourse(
+  agent: Agent,
+  course: string,
+  edits: readonly object[],
+  texts: Readonly<Record<string, string>> = {},
+): Promise<void> {
+  const changes = [{ id: randomUUID(), edits }];
+  const { body } = await agent
+    .post(`/api/courses/${course}/changes`)
+    .send({ since: 0, changes, texts })
+    .expect(200);
+  expect((body as { refused: unknown[] }).refused).toEqual([]);
 }
 
 /** What came, as a document names it. */

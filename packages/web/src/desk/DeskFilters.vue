@@ -50,8 +50,8 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
       <option v-for="state in states" :key="state" :value="state">{{ t(`common.states.${state}`) }}</option>
     </select>
     <select
-      class="input"
       v-if="tags.length > 0"
+      class="input"
       :aria-label="t('desk.tag')"
       :value="filter.tag ?? ''"
       @change="set({ tag: chosen($event) })"

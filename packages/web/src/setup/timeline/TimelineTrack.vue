@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The line itself: weeks, pauses, work due, what changes by itself, and the marker to drag along it. */
+/** The line itself: weeks, pauses, work due, announcements, what changes by itself, and the marker to drag along it. */
 import { IconFlag3Filled, IconSpeakerphone } from '@tabler/icons-vue';
 import { addDays, daysBetween } from '@itinerary/core';
 import { computed, ref } from 'vue';

@@ -63,10 +63,10 @@ function link(): void {
     <div v-if="way === 'address'" class="line">
       <label :for="id">{{ t('setup.text.address') }}</label>
       <input
-        class="input small"
         :id="id"
         ref="field"
         v-model="typed"
+        class="input small"
         :aria-invalid="isWrong"
         inputmode="url"
       />
