@@ -1,12 +1,22 @@
 /** Server-sent events: what has changed for somebody, by a change and by a moment that comes. */
 import { EventEmitter } from 'node:events';
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { Response } from 'express';
-import { runningClock } from '../src/config/clock.ts';
+import { runningClock, standingClock } from '../src/config/clock.ts';
 import { PersonRow } from '../src/db/entities.ts';
 import { streamEvents } from '../src/live/events.ts';
-import type { Notices } from '../src/live/notices.ts';
-import { admin, courseIds, DRAFT, LIVE, PEOPLE, putOn, signedIn, testServer } from './support/server.ts';
+import type { Notice, Notices } from '../src/live/notices.ts';
+import {
+  admin,
+  changeCourse,
+  courseIds,
+  DRAFT,
+  LIVE,
+  PEOPLE,
+  putOn,
+  signedIn,
+  testServer,
+} from './support/server.ts';
 import type { TestServer, Who } from './support/server.ts';
 
 let server: TestServer;
@@ -68,14 +78,8 @@ async function listen(who: Who): Promise<Heard> {
   return { events, until };
 }
 
-async function change(course: string, edits: readonly object[]): Promise<void> {
-  const agent = await signedIn(server, 'instructor');
-  const id = `c${Math.random().toString(36).slice(2)}`;
-  const answer = await agent
-    .post(`/api/courses/${course}/changes`)
-    .send({ since: 0, changes: [{ id, edits }], texts: {} });
-  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
-}
+const change = async (course: string, edits: readonly object[]): Promise<void> =>
+  changeCourse(await signedIn(server, 'instructor'), course, edits);
 
 describe('somebody who listens', () => {
   test('hears of a change to a course of theirs: those who plan it which, learners only that there is one', async () => {
@@ -179,6 +183,85 @@ describe('somebody who listens', () => {
     const outsider = await listen('outsider');
     await outsider.until('ready');
     expect(outsider.events.map(({ event }) => event)).toEqual(['ready']);
+  });
+
+  describe('in a class of four hundred', () => {
+    /** A stream as it is written, in a process where so many listen, and a way to tell it that a course changed. */
+    async function stream(
+      who: Who,
+    ): Promise<{ readonly events: () => readonly string[]; readonly tell: (course: string) => void }> {
+      let written = '';
+      let hear: (notice: Notice) => void = () => undefined;
+      const emitter = new EventEmitter();
+      const response = Object.assign(emitter, {
+        status: () => response,
+        set: () => response,
+        flushHeaders: () => undefined,
+        write: (words: string) => (written += words) !== '',
+      });
+      readers.push({ close: () => emitter.emit('close') });
+      const notices: Notices = {
+        listen: (listener) => {
+          hear = listener;
+          return () => undefined;
+        },
+        count: () => 400,
+        stop: () => Promise.resolve(),
+      };
+      const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE[who] });
+      const clock = standingClock(new Date(START).toISOString());
+      const { database } = server;
+      void streamEvents(response as unknown as Response, { database, notices, clock, person });
+      const events = (): string[] => [...written.matchAll(/^event: (.*)$/gm)].map((one) => one[1] ?? '');
+      while (!events().includes('ready')) await pass(10);
+      return { events, tell: (course) => hear({ course, seq: 1 }) };
+    }
+    const pass = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+    async function told(events: () => readonly string[]): Promise<void> {
+      while (!events().includes('look')) await pass(20);
+    }
+
+    beforeEach(() => void jest.spyOn(Math, 'random').mockReturnValue(0.1));
+    afterEach(() => void jest.restoreAllMocks());
+
+    test('who reads is told in turn, and once for all that came meanwhile', async () => {
+      const { events, tell } = await stream('learner');
+      for (let edit = 0; edit < 20; edit += 1) tell(ids[LIVE] as string);
+      await pass(200);
+      expect(events()).toEqual(['ready']);
+      await told(events);
+      await pass(200);
+      expect(events()).toEqual(['ready', 'look']);
+    });
+
+    test('who plans the course is told at once, and of each', async () => {
+      const { events, tell } = await stream('instructor');
+      tell(ids[LIVE] as string);
+      tell(ids[LIVE] as string);
+      expect(events()).toEqual(['ready', 'course', 'look', 'course', 'look']);
+    });
+
+    test('who has just come onto a course hears of it in turn, and nobody of one that they are not on', async () => {
+      const { events, tell } = await stream('learner');
+      const draft = ids[DRAFT] as string;
+      tell(draft);
+      await pass(1400);
+      expect(events()).toEqual(['ready']);
+      await putOn(await signedIn(server, 'instructor'), draft, 'noor', 'learner');
+      tell(draft);
+      await pass(200);
+      expect(events()).toEqual(['ready']);
+      await told(events);
+      expect(events()).toEqual(['ready', 'look']);
+    });
+
+    test('who leaves before their turn is told nothing', async () => {
+      const { events, tell } = await stream('learner');
+      tell(ids[LIVE] as string);
+      readers.pop()?.close();
+      await pass(1400);
+      expect(events()).toEqual(['ready']);
+    });
   });
 
   test('who leaves while listening begins is listened for no longer', async () => {
