@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { newItem, newSection, toCourseFile } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { runCli } from '../src/cli.ts';
 import type { FilePlan } from '../src/plan-file.ts';
 

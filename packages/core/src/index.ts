@@ -16,8 +16,8 @@ export {
   timeSchema,
   titleSchema,
   zoneSchema,
-} from './course/basics.ts';
-export type { Mistake, Parsed } from './course/basics.ts';
+} from './course/schema/basics.ts';
+export type { Mistake, Parsed } from './course/schema/basics.ts';
 export {
   datesSchema,
   eventSchema,
@@ -31,7 +31,7 @@ export {
   paceSchema,
   patternSchema,
   pauseSchema,
-} from './course/dates-schema.ts';
+} from './course/schema/dates-schema.ts';
 export type {
   CourseEvent,
   Dates,
@@ -42,7 +42,7 @@ export type {
   Pattern,
   Pause,
   PausePolicy,
-} from './course/dates-schema.ts';
+} from './course/schema/dates-schema.ts';
 export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './course/rules.ts';
 export {
   changedBySchema,
@@ -59,7 +59,7 @@ export {
   openingRuleSchema,
   personExceptionSchema,
   visitorsSchema,
-} from './course/access-schema.ts';
+} from './course/schema/access-schema.ts';
 export type {
   ChangedBy,
   Closed,
@@ -77,9 +77,9 @@ export type {
   PersonException,
   SingleCondition,
   Visitors,
-} from './course/access-schema.ts';
-export { anchorSchema, momentSchema } from './course/moment-schema.ts';
-export type { Anchor, PlannedMoment, ShiftUnit } from './course/moment-schema.ts';
+} from './course/schema/access-schema.ts';
+export { anchorSchema, momentSchema } from './course/schema/moment-schema.ts';
+export type { Anchor, PlannedMoment, ShiftUnit } from './course/schema/moment-schema.ts';
 export {
   accentSchema,
   fileSchema,
@@ -89,7 +89,7 @@ export {
   itemSchema,
   MAX_FOLDER_DEPTH,
   MAX_ITEMS_PER_PARENT,
-} from './course/items-schema.ts';
+} from './course/schema/items-schema.ts';
 export type {
   Accent,
   Assignment,
@@ -103,7 +103,7 @@ export type {
   Page,
   Video,
   WorkItem,
-} from './course/items-schema.ts';
+} from './course/schema/items-schema.ts';
 export {
   courseSchema,
   courseStateSchema,
@@ -114,7 +114,7 @@ export {
   parseCourse,
   purposeSchema,
   unitSpanSchema,
-} from './course/schema.ts';
+} from './course/schema/schema.ts';
 export type {
   Course,
   CourseNode,
@@ -126,7 +126,7 @@ export type {
   Purpose,
   Section,
   UnitSpan,
-} from './course/schema.ts';
+} from './course/schema/schema.ts';
 export {
   allLivingItems,
   findNode,
@@ -143,7 +143,7 @@ export {
   withoutTombstones,
 } from './course/tree.ts';
 export type { Holder, Place } from './course/tree.ts';
-export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits.ts';
+export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits/edits.ts';
 export type {
   Applied,
   Change,
@@ -153,12 +153,12 @@ export type {
   MoveEdit,
   Refusal,
   SetEdit,
-} from './course/edits.ts';
-export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/fields.ts';
-export { copiedTexts, copySection, duplicateNodes } from './course/copy.ts';
-export type { CopyPattern, NewId } from './course/copy.ts';
-export { share } from './course/share.ts';
-export { applyChange } from './course/apply.ts';
+} from './course/edits/edits.ts';
+export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/edits/fields.ts';
+export { copiedTexts, copySection, duplicateNodes } from './copies/copy.ts';
+export type { CopyPattern, NewId } from './copies/copy.ts';
+export { share } from './course/edits/share.ts';
+export { applyChange } from './course/edits/apply.ts';
 export { ITEM_KINDS, newCourse, newDates, newItem, newSection } from './course/new-course.ts';
 export type { NewCourse } from './course/new-course.ts';
 export { foldCode, proposeCode } from './course/codes.ts';
@@ -170,8 +170,8 @@ export {
   redoLast,
   takeAnswer,
   undoLast,
-} from './course/working-copy.ts';
-export type { Notice, ServerAnswer, TakenChange, WorkingCopy } from './course/working-copy.ts';
+} from './course/edits/working-copy.ts';
+export type { Notice, ServerAnswer, TakenChange, WorkingCopy } from './course/edits/working-copy.ts';
 export {
   COURSE_FILE_FORMAT,
   COURSE_FILE_VERSION,
@@ -236,7 +236,7 @@ export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
 export { exceptionsFor, heldAt, instantOf, ownCourse } from './access/own-course.ts';
 export type { OpeningPart } from './access/opening.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
-export { withoutTypedNumber } from './readiness/typed-numbers.ts';
+export { withoutTypedNumber } from './readiness/outline/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
 export { NO_FACTS, textFacts, textFactsSchema } from './text/facts.ts';
@@ -256,9 +256,15 @@ export type { MomentView } from './learner/moment-view.ts';
 export { waitsOf } from './learner/waits.ts';
 export type { NamedItem, WaitReader, WaitView } from './learner/waits.ts';
 export { ownPlan } from './access/resolve.ts';
-export { isCompleted } from './access/completed.ts';
-export { LANGUAGES, languageSchema, MAX_LABEL, roleNameSchema, wordsSchema } from './course/words-schema.ts';
-export type { Language, RoleName, Words } from './course/words-schema.ts';
+export { isCompleted } from './progress/completed.ts';
+export {
+  LANGUAGES,
+  languageSchema,
+  MAX_LABEL,
+  roleNameSchema,
+  wordsSchema,
+} from './course/schema/words-schema.ts';
+export type { Language, RoleName, Words } from './course/schema/words-schema.ts';
 export {
   AREAS,
   areaSchema,
@@ -267,8 +273,8 @@ export {
   MAX_MENU,
   menuEntrySchema,
   menuGroupSchema,
-} from './course/menu-schema.ts';
-export type { Area, Arrive, Leads, MenuEntry, MenuGroup } from './course/menu-schema.ts';
+} from './course/schema/menu-schema.ts';
+export type { Area, Arrive, Leads, MenuEntry, MenuGroup } from './course/schema/menu-schema.ts';
 export {
   isOnlyOnce,
   MAX_NEXT_DAYS,
@@ -276,19 +282,19 @@ export {
   MOST_ANNOUNCEMENTS_SHOWN,
   PANEL_KINDS,
   panelSchema,
-} from './course/home-schema.ts';
-export type { Panel, PanelKind } from './course/home-schema.ts';
+} from './course/schema/home-schema.ts';
+export type { Panel, PanelKind } from './course/schema/home-schema.ts';
 export {
   announcementSchema,
   contactSchema,
   MAX_ANNOUNCEMENTS,
   MAX_ATTACHMENTS,
   MAX_CONTACTS,
-} from './course/messages-schema.ts';
-export type { Announcement, Contact } from './course/messages-schema.ts';
-export { coursePictureSchema, headingFaceSchema, lookSchema, MAX_SIDE } from './course/look-schema.ts';
-export type { CoursePicture, HeadingFace, Look } from './course/look-schema.ts';
-export { mapTextHash } from './course/fields.ts';
+} from './course/schema/messages-schema.ts';
+export type { Announcement, Contact } from './course/schema/messages-schema.ts';
+export { coursePictureSchema, headingFaceSchema, lookSchema, MAX_SIDE } from './course/schema/look-schema.ts';
+export type { CoursePicture, HeadingFace, Look } from './course/schema/look-schema.ts';
+export { mapTextHash } from './course/edits/fields.ts';
 export { mapOwnContent, ownContent } from './course/own-content.ts';
 export { institutionPageSchema } from './menu/institution.ts';
 export type { InstitutionPage } from './menu/institution.ts';

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { applyChange, newItem, withoutTombstones } from '@itinerary/core';
 import type { Change, Course, Edit, SetEdit } from '@itinerary/core';
 import type { Agent } from 'supertest';
-import { changeFor, move } from '../../core/test/random-changes.ts';
+import { changeFor, move } from '../../core/test/support/random-changes.ts';
 import { loadCourse } from '../src/db/course-rows.ts';
 import { ChangeRow, NodeRow, TextRow } from '../src/db/entities.ts';
 import { openCourse, putOn, signedIn, testServer } from './support/server.ts';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { demoCalendar } from '../src/demo/calendar.ts';
 import { newDates, newItem, newSection } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { loadCourse } from '../src/db/course-rows.ts';
 import { assignOrderKeys } from '../src/db/order-keys.ts';
 import { connect, migrate } from '../src/db/orm.ts';

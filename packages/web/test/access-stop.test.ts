@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { newDates, planCourse } from '@itinerary/core';
 import type { Course, Dates, Outside } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { windowMoments } from '../src/setup/access/moments.ts';
 
 const NOW = '2027-02-16T09:42:00.000Z';

@@ -4,7 +4,7 @@ import { newDates, newSection, planCourse } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { effectScope, nextTick, shallowRef } from 'vue';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { lastRead, rememberRead } from '../src/learner/last-read.ts';
 import { isUnwritten, useProposals } from '../src/setup/dates/what-if.ts';
 import type { Proposals } from '../src/setup/dates/what-if.ts';

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { AREAS, hostOf } from '@itinerary/core';
 import type { Course, Leads, MenuEntry, MenuItemView } from '@itinerary/core';
 import { computed } from 'vue';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { ownWords, roleWord } from '../src/app/own-words.ts';
 import { AREA_PATHS, useMenuWords, wayTo } from '../src/learner/shell/menu-words.ts';
 import { useEntryWords } from '../src/setup/menu/entry-words.ts';

@@ -4,7 +4,7 @@ import { applyChange } from '@itinerary/core';
 import type { Change, Course, TakenChange, TextFacts } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Pinia } from 'pinia';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 
 interface Sent {
   readonly since: number;

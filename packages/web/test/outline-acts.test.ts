@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { findNode, livingItems, livingSections, newItem, newSection } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { computed, ref } from 'vue';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { useAdding } from '../src/setup/outline/adding.ts';
 import type { Adding } from '../src/setup/outline/adding.ts';
 import { useMoving } from '../src/setup/outline/moving.ts';

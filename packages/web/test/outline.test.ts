@@ -10,7 +10,7 @@ import {
   share,
 } from '@itinerary/core';
 import type { Course, Holder, MoveEdit } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { gridTemplate } from '../src/setup/outline/columns.ts';
 import { movable, moveByDrop, moveByOne, placeAll } from '../src/setup/outline/moves.ts';
 import { edgeAt } from '../src/setup/outline/row-drag.ts';

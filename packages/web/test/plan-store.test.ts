@@ -2,7 +2,7 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import { newItem } from '@itinerary/core';
 import type { Course, TextFacts } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { usePlan } from '../src/stores/plan.ts';
 import { useSession } from '../src/stores/session.ts';
 import { hashText, useTexts } from '../src/stores/texts.ts';

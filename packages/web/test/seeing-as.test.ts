@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { newItem, whyNot } from '@itinerary/core';
 import type { Course, Edit, Viewer } from '@itinerary/core';
 import type { MeAnswer, StandingAnswer } from '@itinerary/contract';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { ProblemError } from '../src/api/client.ts';
 import { useKeeping } from '../src/desk/use-keeping.ts';
 import { useWhyWords } from '../src/setup/access/why-words.ts';

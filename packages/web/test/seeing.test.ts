@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { newItem, newSection, planCourse, subtree } from '@itinerary/core';
 import type { Course, Item, OpeningRule, Viewer, WaitView } from '@itinerary/core';
 import { createI18n } from 'vue-i18n';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { openingSentence } from '../src/learner/opening-words.ts';
 import enLearner from '../src/locales/en/learner.ts';
 import esLearner from '../src/locales/es/learner.ts';

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { copySection, courseView, duplicateNodes, newItem } from '@itinerary/core';
 import type { Course, CourseView, Item } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { itemAttributes } from '../src/learner/item-attributes.ts';
 import { relinkCopies } from '../src/setup/text/copied-links.ts';
 import { useFilled } from '../src/setup/text/filled.ts';

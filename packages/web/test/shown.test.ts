@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { courseView, newDates, newItem, newSection, planCourse } from '@itinerary/core';
 import type { Announcement, Course, SectionView } from '@itinerary/core';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { formatBytes } from '../src/app/bytes.ts';
 import { momentWords, ownMoment } from '../src/learner/moment-words.ts';
 import { readableItems, sectionIndex } from '../src/learner/section-index.ts';

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import type { Problem, UploadAnswer } from '@itinerary/contract';
 import { findNode, newItem } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { smallCourse } from '../../core/test/arbitraries.ts';
+import { smallCourse } from '../../core/test/support/arbitraries.ts';
 import { ProblemError, UnreachableError } from '../src/api/client.ts';
 import { asRef, placeOf, titleOf } from '../src/setup/files/arrivals.ts';
 import { usePlan } from '../src/stores/plan.ts';

@@ -4,9 +4,9 @@
  * has missed (docs/semantics.md, Access: Reachable).
  */
 import type { CoursePlan, NodeMoments } from '../calendar/course-plan.ts';
-import type { Condition, ConditionGroup } from '../course/access-schema.ts';
+import type { Condition, ConditionGroup } from '../course/schema/access-schema.ts';
 import { isGroup, itemsOfRule } from '../course/rules.ts';
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { compileAccess, possibleRows } from './compile.ts';
 import type { Compiled, Row } from './compile.ts';
 import { goesLiveAt } from './course-caps.ts';

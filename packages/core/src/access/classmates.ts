@@ -1,5 +1,5 @@
 /** Who else is on a course, as far as the course lets a reader see it (docs/semantics.md, Access). */
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { isReadable } from './answer.ts';
 import { resolveAccess } from './resolve.ts';
 import { mayPlan, ROLES } from './roles.ts';

@@ -4,8 +4,8 @@
  * learners of a course cost ten thousand walks and one plan.
  */
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
-import type { Item } from '../course/items-schema.ts';
-import type { Course, CourseNode } from '../course/schema.ts';
+import type { Item } from '../course/schema/items-schema.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
 import type { AccessState, Answer } from './answer.ts';
 import { lower, ofParts } from './answer.ts';
 import { goesLiveAt, isFindable, stateAt } from './course-caps.ts';

@@ -1,7 +1,7 @@
 /** The layers that a whole course has: its state, who may find it and come in, and its dates. */
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import type { Outside } from '../course/access-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Outside } from '../course/schema/access-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import type { AccessState, Answer } from './answer.ts';
 import { instantOf } from './own-course.ts';
 import { mayPlan } from './roles.ts';

@@ -2,9 +2,9 @@
  * How work is done in groups inside an item (docs/semantics.md, Group work): it filters what is seen inside, and
  * never caps the item.
  */
-import type { GroupWork } from '../course/access-schema.ts';
-import { isContent } from '../course/items-schema.ts';
-import type { Course, CourseNode } from '../course/schema.ts';
+import type { GroupWork } from '../course/schema/access-schema.ts';
+import { isContent } from '../course/schema/items-schema.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
 
 /** The item's own mode, else the course's; what is no content has none. */
 export function groupWorkOf(course: Course, node: CourseNode): GroupWork {

@@ -1,4 +1,4 @@
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 
 const opened = new WeakMap<Course, Course>();
 

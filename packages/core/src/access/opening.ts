@@ -6,9 +6,9 @@
  */
 import type { NodeMoments } from '../calendar/course-plan.ts';
 import type { Resolved } from '../calendar/moments.ts';
-import type { Condition, ConditionGroup, SingleCondition } from '../course/access-schema.ts';
+import type { Condition, ConditionGroup, SingleCondition } from '../course/schema/access-schema.ts';
 import { isGroup } from '../course/rules.ts';
-import type { CourseNode } from '../course/schema.ts';
+import type { CourseNode } from '../course/schema/schema.ts';
 import type { Deeds } from './roles.ts';
 
 /** What a condition is asked about. */

@@ -4,10 +4,10 @@
  */
 import { minuteOf, zoneOf } from '../calendar/zone.ts';
 import { toDayNumber } from '../calendar/day-number.ts';
-import type { Exception, LocalMoment, PersonException } from '../course/access-schema.ts';
-import type { Item } from '../course/items-schema.ts';
-import type { PlannedMoment } from '../course/moment-schema.ts';
-import type { Course, CourseNode, Section } from '../course/schema.ts';
+import type { Exception, LocalMoment, PersonException } from '../course/schema/access-schema.ts';
+import type { Item } from '../course/schema/items-schema.ts';
+import type { PlannedMoment } from '../course/schema/moment-schema.ts';
+import type { Course, CourseNode, Section } from '../course/schema/schema.ts';
 import { findNode, isHolder, subtree } from '../course/tree.ts';
 import { knownOr } from './last-few.ts';
 import { mayPlan } from './roles.ts';

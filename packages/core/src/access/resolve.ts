@@ -6,7 +6,7 @@
  * and the item can be had at all (shown, staff only, audience); their opening rules; until when they are open.
  */
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { subtree } from '../course/tree.ts';
 import type { Answer } from './answer.ts';
 import { lowest } from './answer.ts';

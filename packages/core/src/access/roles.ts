@@ -1,6 +1,6 @@
 /** Who may do what in a course. Names that a course gives its roles change nothing here. */
 
-import type { PersonException } from '../course/access-schema.ts';
+import type { PersonException } from '../course/schema/access-schema.ts';
 
 /** A member's role in one course; `null` for somebody who is not in it. */
 export type Role = 'instructor' | 'assistant' | 'learner' | 'visitor';

@@ -1,6 +1,6 @@
 /** All moments at which something changes for somebody by itself, in order, and what changes. */
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import type { AccessState, Answer } from './answer.ts';
 import { accessAt, instantsFor } from './resolve.ts';
 import type { Viewer } from './roles.ts';

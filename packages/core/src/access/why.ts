@@ -3,9 +3,9 @@
  * which they decide, and the smallest edits that would open it (docs/semantics.md, Access).
  */
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import { applyChange } from '../course/apply.ts';
-import type { Edit, FieldValue } from '../course/edits.ts';
-import type { Course, CourseNode } from '../course/schema.ts';
+import { applyChange } from '../course/edits/apply.ts';
+import type { Edit, FieldValue } from '../course/edits/edits.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
 import { findNode } from '../course/tree.ts';
 import type { Answer, Reason } from './answer.ts';
 import { compileAccess, walk } from './compile.ts';

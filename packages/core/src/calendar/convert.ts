@@ -2,12 +2,12 @@
  * From one format to another: the edits that turn a course, with every section and item kept. What the new
  * format does not use (spans, pins, patterns, pauses) stays in the document and comes back with the old one.
  */
-import type { Edit, FieldValue } from '../course/edits.ts';
-import { MAX_MEETINGS, MAX_WEEKS } from '../course/dates-schema.ts';
-import type { Format, Pattern } from '../course/dates-schema.ts';
-import { readField } from '../course/fields.ts';
-import { isWork } from '../course/items-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Edit, FieldValue } from '../course/edits/edits.ts';
+import { MAX_MEETINGS, MAX_WEEKS } from '../course/schema/dates-schema.ts';
+import type { Format, Pattern } from '../course/schema/dates-schema.ts';
+import { readField } from '../course/edits/fields.ts';
+import { isWork } from '../course/schema/items-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { allLivingItems, livingSections } from '../course/tree.ts';
 import { planSections } from './plan.ts';
 

@@ -4,12 +4,12 @@
  */
 import { isNumbered, numberItems } from '../course/numbering.ts';
 import type { SectionNumber } from '../course/numbering.ts';
-import type { PlannedMoment } from '../course/moment-schema.ts';
-import type { Item } from '../course/items-schema.ts';
-import type { Course, CourseNode, Section } from '../course/schema.ts';
+import type { PlannedMoment } from '../course/schema/moment-schema.ts';
+import type { Item } from '../course/schema/items-schema.ts';
+import type { Course, CourseNode, Section } from '../course/schema/schema.ts';
 import { isForLearners, livingSections } from '../course/tree.ts';
 import { momentsOfRule } from '../course/rules.ts';
-import type { OpeningRule } from '../course/access-schema.ts';
+import type { OpeningRule } from '../course/schema/access-schema.ts';
 import { toDayNumber } from './day-number.ts';
 import { resolveMoment } from './moments.ts';
 import type { Anchors, Days, Resolved, Use } from './moments.ts';

@@ -2,8 +2,8 @@
  * From joining: each learner's own clock (docs/semantics.md, Sections in time). Day 1 is the day on which the
  * learner joined, or the course's first day if they joined earlier.
  */
-import type { Dates } from '../course/dates-schema.ts';
-import type { UnitSpan } from '../course/schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
+import type { UnitSpan } from '../course/schema/schema.ts';
 import { toDay, toDayNumber } from './day-number.ts';
 import type { Pauses } from './pauses.ts';
 import type { Slot } from './rows.ts';

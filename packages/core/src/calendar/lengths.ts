@@ -2,8 +2,8 @@
  * How long a course is, three ways: by number of weeks (or meetings), by its last day, by its term. Each is
  * computed from the others, and what does not fit is said.
  */
-import type { Course } from '../course/schema.ts';
-import type { Dates } from '../course/dates-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
 import { planSections } from './plan.ts';
 
 /** The institution's term that a course belongs to. */

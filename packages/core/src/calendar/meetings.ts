@@ -5,8 +5,8 @@
  * Worked example: Tuesdays and Thursdays at 10:00 from Mon 11 Jan 2027 are held on 12, 14, 19, 21 Jan, …; the
  * section of the first runs 12–13 Jan, to the eve of the next meeting's day.
  */
-import { MAX_MEETINGS, meetingKey } from '../course/dates-schema.ts';
-import type { Dates } from '../course/dates-schema.ts';
+import { MAX_MEETINGS, meetingKey } from '../course/schema/dates-schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
 import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
 import type { Pauses } from './pauses.ts';
 import type { Calendar, HeldMeeting, Slot } from './rows.ts';

@@ -5,8 +5,8 @@
  * section, 23:59" in week 9, 15–21 Mar 2027 in Europe/Lisbon, is Sun 21 Mar 23:59, which is 23:59Z; a week
  * later the clocks have gone forward, and the same moment of week 10 is 22:59Z.
  */
-import type { Anchor, PlannedMoment } from '../course/moment-schema.ts';
-import type { HandIn } from '../course/dates-schema.ts';
+import type { Anchor, PlannedMoment } from '../course/schema/moment-schema.ts';
+import type { HandIn } from '../course/schema/dates-schema.ts';
 import { addMonths, toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
 import { minuteOf, timeOf } from './zone.ts';
 import type { Clock, Zone } from './zone.ts';

@@ -1,5 +1,5 @@
 /** Pauses: days without teaching in the middle of a course (docs/semantics.md, Sections in time). */
-import type { Dates, PausePolicy } from '../course/dates-schema.ts';
+import type { Dates, PausePolicy } from '../course/schema/dates-schema.ts';
 import { toDayNumber, weekdayOfNumber } from './day-number.ts';
 
 /** A pause with its days as day numbers, both included. */

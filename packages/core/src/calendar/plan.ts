@@ -1,6 +1,6 @@
 /** Which days each section covers, in every format and pace (docs/semantics.md, Sections in time). */
-import type { Dates } from '../course/dates-schema.ts';
-import type { Course, Section } from '../course/schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
+import type { Course, Section } from '../course/schema/schema.ts';
 import { livingSections } from '../course/tree.ts';
 import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
 import { dayOf, daysBetween } from './days.ts';

@@ -1,5 +1,5 @@
 /** What a course's calendar is made of: slots that sections take, and named pauses between them. */
-import type { PausePolicy } from '../course/dates-schema.ts';
+import type { PausePolicy } from '../course/schema/dates-schema.ts';
 
 /** A meeting of a meeting-by-meeting course, as it is held. */
 export interface HeldMeeting {

@@ -4,8 +4,8 @@
  * Worked example: first day Mon 11 Jan 2027, fifteen weeks and a spring break of 8–14 Mar *between* weeks give
  * week 8 = 1–7 Mar, the break, week 9 = 15–21 Mar, and week 15 = 26 Apr – 2 May.
  */
-import type { Dates } from '../course/dates-schema.ts';
-import { MAX_WEEKS } from '../course/dates-schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
+import { MAX_WEEKS } from '../course/schema/dates-schema.ts';
 import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
 import type { DatedPause, Pauses } from './pauses.ts';
 import { hasTeachingDay } from './pauses.ts';

@@ -5,8 +5,8 @@
  * Worked example: from Mon 11 Jan 2027, units of 2 weeks, 10 days and 1 week take 11–24 Jan, 25 Jan – 3 Feb,
  * and 8–14 Feb: the last one, in whole weeks, waits for the next teaching week.
  */
-import type { Dates } from '../course/dates-schema.ts';
-import type { UnitSpan } from '../course/schema.ts';
+import type { Dates } from '../course/schema/dates-schema.ts';
+import type { UnitSpan } from '../course/schema/schema.ts';
 import { toDay, toDayNumber } from './day-number.ts';
 import type { Pauses } from './pauses.ts';
 import type { Calendar, CalendarRow, Slot } from './rows.ts';

@@ -2,9 +2,9 @@
  * What a change to the dates would do, before it is done: what moves from when to when, what leaves the
  * course's dates, and what is fixed and will now be wrong, each with its cure where there is one.
  */
-import type { Edit } from '../course/edits.ts';
-import type { PlannedMoment } from '../course/moment-schema.ts';
-import type { Course, CourseNode } from '../course/schema.ts';
+import type { Edit } from '../course/edits/edits.ts';
+import type { PlannedMoment } from '../course/schema/moment-schema.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
 import { subtree } from '../course/tree.ts';
 import { planCourse } from './course-plan.ts';
 import type { CoursePlan, SectionPlan } from './course-plan.ts';

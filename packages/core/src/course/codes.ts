@@ -1,5 +1,5 @@
 /** Course codes: unique in an institution, compared without regard to case. */
-import { MAX_CODE } from './basics.ts';
+import { MAX_CODE } from './schema/basics.ts';
 
 export function foldCode(code: string): string {
   return code.trim().toLowerCase();

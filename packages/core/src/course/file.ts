@@ -3,11 +3,11 @@
  * (docs/formats.md). Long texts stand beside the course, by their hash. Tombstones are left out.
  */
 import { z } from 'zod';
-import { parseWith, storableSchema, textHashSchema } from './basics.ts';
-import type { Mistake, Parsed } from './basics.ts';
+import { parseWith, storableSchema, textHashSchema } from './schema/basics.ts';
+import type { Mistake, Parsed } from './schema/basics.ts';
 import { ownContent } from './own-content.ts';
-import { courseSchema, isShallow, parseCourse } from './schema.ts';
-import type { Course, CourseNode } from './schema.ts';
+import { courseSchema, isShallow, parseCourse } from './schema/schema.ts';
+import type { Course, CourseNode } from './schema/schema.ts';
 import { subtree, withoutTombstones } from './tree.ts';
 
 export const COURSE_FILE_FORMAT = 'itinerary-course';

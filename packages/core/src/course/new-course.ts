@@ -1,10 +1,10 @@
 /** What a new course, section or item starts as. Ids are arguments: core makes none. */
-import { itemSchema } from './items-schema.ts';
-import type { Item } from './items-schema.ts';
-import { datesSchema } from './dates-schema.ts';
-import type { Dates } from './dates-schema.ts';
-import { courseSchema, sectionSchema } from './schema.ts';
-import type { Course, ItemKind, Purpose, Section } from './schema.ts';
+import { itemSchema } from './schema/items-schema.ts';
+import type { Item } from './schema/items-schema.ts';
+import { datesSchema } from './schema/dates-schema.ts';
+import type { Dates } from './schema/dates-schema.ts';
+import { courseSchema, sectionSchema } from './schema/schema.ts';
+import type { Course, ItemKind, Purpose, Section } from './schema/schema.ts';
 
 export interface NewCourse {
   readonly id: string;

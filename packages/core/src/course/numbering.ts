@@ -3,8 +3,8 @@
  * Numbering). What learners never get takes no number, nor does anything below it; headings and folders
  * take none; what stands outside the calendar takes one only if told so. A counted pause takes a section's.
  */
-import type { Item } from './items-schema.ts';
-import type { Numbering, Section } from './schema.ts';
+import type { Item } from './schema/items-schema.ts';
+import type { Numbering, Section } from './schema/schema.ts';
 import { isForLearners } from './tree.ts';
 
 /** A section's own number, and what its items count from. */

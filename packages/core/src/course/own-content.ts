@@ -1,7 +1,7 @@
 /** The long texts and uploaded files that stand in the course itself, and in no item. */
-import type { CourseFileRef } from './items-schema.ts';
-import type { CoursePicture } from './look-schema.ts';
-import type { Course } from './schema.ts';
+import type { CourseFileRef } from './schema/items-schema.ts';
+import type { CoursePicture } from './schema/look-schema.ts';
+import type { Course } from './schema/schema.ts';
 
 export interface Replacing {
   readonly text: (hash: string) => string;

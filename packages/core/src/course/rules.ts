@@ -1,6 +1,6 @@
 /** Walking opening rules: what they name, and the same rule with other names. */
-import type { Condition, ConditionGroup, OpeningRule, SingleCondition } from './access-schema.ts';
-import type { PlannedMoment } from './moment-schema.ts';
+import type { Condition, ConditionGroup, OpeningRule, SingleCondition } from './schema/access-schema.ts';
+import type { PlannedMoment } from './schema/moment-schema.ts';
 
 export function isGroup(condition: Condition): condition is ConditionGroup {
   return condition.kind === 'all' || condition.kind === 'any';

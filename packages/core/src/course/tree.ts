@@ -1,6 +1,6 @@
 /** Finding one's way in the outline. All of it is pure and returns new values. */
-import type { Folder, Item } from './items-schema.ts';
-import type { Course, CourseNode, Section } from './schema.ts';
+import type { Folder, Item } from './schema/items-schema.ts';
+import type { Course, CourseNode, Section } from './schema/schema.ts';
 
 /** What holds items. */
 export type Holder = Section | Folder;

@@ -1,7 +1,7 @@
 /** The load: what a section asks of a learner, against what they can be asked for. */
 import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
 import { daysBetween } from '../calendar/days.ts';
-import { isContent } from '../course/items-schema.ts';
+import { isContent } from '../course/schema/items-schema.ts';
 import { isForLearners, shownItems } from '../course/tree.ts';
 
 export interface SectionLoad {

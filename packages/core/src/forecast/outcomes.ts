@@ -1,9 +1,9 @@
 /** Outcomes: what learners can do afterwards, and the work that teaches and assesses it. */
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Resolved } from '../calendar/moments.ts';
-import { isWork } from '../course/items-schema.ts';
-import type { WorkItem } from '../course/items-schema.ts';
-import type { Course, Outcome } from '../course/schema.ts';
+import { isWork } from '../course/schema/items-schema.ts';
+import type { WorkItem } from '../course/schema/items-schema.ts';
+import type { Course, Outcome } from '../course/schema/schema.ts';
 import { shownItems } from '../course/tree.ts';
 
 export interface ListedOutcome extends Outcome {

@@ -3,7 +3,7 @@ import { addDays, dayOf, weekdayOnOrAfter } from '../calendar/days.ts';
 import { isReadable } from '../access/answer.ts';
 import type { MomentView } from '../learner/moment-view.ts';
 import type { CourseView, ItemView, SectionView } from '../learner/view.ts';
-import type { ItemKind } from '../course/schema.ts';
+import type { ItemKind } from '../course/schema/schema.ts';
 
 export interface AheadView {
   readonly what: 'due' | 'held' | 'opens';

@@ -2,14 +2,14 @@
  * A course as one person gets it: resolved, numbered, dated, without rules. The server answers learners with
  * it, and the setup workspace shows the same value beside the stop being worked on.
  */
-import type { CourseEvent, Format, Pace } from '../course/dates-schema.ts';
-import type { Accent, CourseFileRef, Item } from '../course/items-schema.ts';
-import type { Course, CourseNode, CourseState, ItemKind } from '../course/schema.ts';
+import type { CourseEvent, Format, Pace } from '../course/schema/dates-schema.ts';
+import type { Accent, CourseFileRef, Item } from '../course/schema/items-schema.ts';
+import type { Course, CourseNode, CourseState, ItemKind } from '../course/schema/schema.ts';
 import { canSee, isReadable, isThere } from '../access/answer.ts';
 import type { AccessState, Answer } from '../access/answer.ts';
 import { ownPlan, resolveAccess } from '../access/resolve.ts';
 import type { Access } from '../access/resolve.ts';
-import type { DoneRule } from '../course/access-schema.ts';
+import type { DoneRule } from '../course/schema/access-schema.ts';
 import { allLivingItems, findNode } from '../course/tree.ts';
 import type { Viewer } from '../access/roles.ts';
 import { namedPauses } from '../calendar/course-plan.ts';

@@ -1,5 +1,5 @@
 /** Which part of a picture is shown in a frame (docs/semantics.md, Look). */
-import type { CoursePicture } from '../course/look-schema.ts';
+import type { CoursePicture } from '../course/schema/look-schema.ts';
 
 /** In pixels of the picture, whole ones. */
 export interface Crop {

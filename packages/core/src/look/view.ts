@@ -1,5 +1,5 @@
 /** A look ready to be shown: its colours computed. */
-import type { Look } from '../course/look-schema.ts';
+import type { Look } from '../course/schema/look-schema.ts';
 import type { Palette } from './colours.ts';
 import { themeOf } from './theme.ts';
 

@@ -4,8 +4,8 @@ import { ownPlan, resolveAccess } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import { momentIn } from '../calendar/plan.ts';
-import type { Arrive } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Arrive } from '../course/schema/menu-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { areaOpen } from './resolve.ts';
 import type { FaceFacts } from './resolve.ts';
 

@@ -1,9 +1,9 @@
 /** A menu compared with a template's, difference by difference, so that it can be taken over in part. */
-import type { Edit } from '../course/edits.ts';
-import type { MenuEntry } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
-import { sameValue } from '../course/edits.ts';
-import type { FieldValue } from '../course/edits.ts';
+import type { Edit } from '../course/edits/edits.ts';
+import type { MenuEntry } from '../course/schema/menu-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
+import { sameValue } from '../course/edits/edits.ts';
+import type { FieldValue } from '../course/edits/edits.ts';
 import { entryOf, setEntry } from './edits.ts';
 import { placeOf } from './offered.ts';
 import { menuEntries } from './resolve.ts';

@@ -1,7 +1,7 @@
 /** Edits to the menu, which is set entry by entry. */
-import type { Edit, FieldValue } from '../course/edits.ts';
-import type { MenuEntry } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Edit, FieldValue } from '../course/edits/edits.ts';
+import type { MenuEntry } from '../course/schema/menu-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 
 /** Null takes the entry away for good: for undoing an insertion. */
 export function setEntry(course: Course, id: string, entry: MenuEntry | null): Edit {

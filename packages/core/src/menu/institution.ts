@@ -1,8 +1,8 @@
 /** Pages of the institution's own, kept in one place by its staff, that menus can lead to. */
 import { z } from 'zod';
-import { addressSchema, idSchema } from '../course/basics.ts';
-import { areaSchema } from '../course/menu-schema.ts';
-import { wordsSchema } from '../course/words-schema.ts';
+import { addressSchema, idSchema } from '../course/schema/basics.ts';
+import { areaSchema } from '../course/schema/menu-schema.ts';
+import { wordsSchema } from '../course/schema/words-schema.ts';
 
 export const institutionPageSchema = z.strictObject({
   id: idSchema,

@@ -1,6 +1,6 @@
 /** What a menu offers to learners at one time or another, whatever the moment: what advice about it looks at. */
-import type { MenuEntry } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { MenuEntry } from '../course/schema/menu-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { findNode, isShown } from '../course/tree.ts';
 import { menuEntries } from './resolve.ts';
 

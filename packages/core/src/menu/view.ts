@@ -2,10 +2,10 @@
 import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import { ownPlan } from '../access/resolve.ts';
-import type { Area, MenuGroup } from '../course/menu-schema.ts';
-import type { Course } from '../course/schema.ts';
+import type { Area, MenuGroup } from '../course/schema/menu-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { findNode } from '../course/tree.ts';
-import type { Words } from '../course/words-schema.ts';
+import type { Words } from '../course/schema/words-schema.ts';
 import type { InstitutionPage } from './institution.ts';
 import { resolveMenu } from './resolve.ts';
 import type { FaceFacts, MenuAnswer } from './resolve.ts';

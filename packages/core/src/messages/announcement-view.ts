@@ -1,7 +1,7 @@
 /** An announcement as it is read. */
 import { momentOfCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import type { CourseFileRef } from '../course/items-schema.ts';
+import type { CourseFileRef } from '../course/schema/items-schema.ts';
 import { momentView } from '../learner/moment-view.ts';
 import type { MomentView } from '../learner/moment-view.ts';
 import type { DatedAnnouncement } from './announcements.ts';

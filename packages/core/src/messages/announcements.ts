@@ -4,7 +4,7 @@
  */
 import { momentOfCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import type { Announcement } from '../course/messages-schema.ts';
+import type { Announcement } from '../course/schema/messages-schema.ts';
 
 export interface DatedAnnouncement {
   readonly id: string;

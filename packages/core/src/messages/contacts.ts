@@ -1,7 +1,7 @@
 /** Whom learners can turn to: each card written once, wherever it is shown. */
 import type { Role } from '../access/roles.ts';
-import type { Course } from '../course/schema.ts';
-import type { CoursePicture } from '../course/look-schema.ts';
+import type { Course } from '../course/schema/schema.ts';
+import type { CoursePicture } from '../course/schema/look-schema.ts';
 
 /** Somebody of the staff, as their profile has them. */
 export interface StaffProfile {

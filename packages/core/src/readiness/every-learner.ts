@@ -2,7 +2,7 @@
 import { analyseRules } from '../access/analysis.ts';
 import type { RuleAnalysis } from '../access/analysis.ts';
 import { ANY_LEARNER } from '../access/roles.ts';
-import type { Course } from '../course/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 
 const known = new WeakMap<Course, RuleAnalysis>();
 

@@ -1,6 +1,6 @@
 /** What a readiness rule is. One file a rule; the sentences live with the languages, keyed by rule. */
-import type { Course, Purpose } from '../course/schema.ts';
-import type { Edit } from '../course/edits.ts';
+import type { Course, Purpose } from '../course/schema/schema.ts';
+import type { Edit } from '../course/edits/edits.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
 import type { FaceFacts } from '../menu/resolve.ts';

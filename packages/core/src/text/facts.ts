@@ -1,6 +1,6 @@
 /** What readiness and the stores have to know of a long text without holding it. */
 import { z } from 'zod';
-import { idSchema, textHashSchema } from '../course/basics.ts';
+import { idSchema, textHashSchema } from '../course/schema/basics.ts';
 import { piecesOf } from './pieces.ts';
 
 export const textFactsSchema = z.object({

@@ -1,0 +1,126 @@
+/**
+ * The four edits that every change to a course is made of (docs/semantics.md, Changes).
+ *
+ * `after: null` is first place. `after` may name a tombstone, which keeps its place; an `insert` whose node
+ * has been removed brings it back as it was when it was removed, and with `after` its own id it comes back
+ * where its tombstone stands.
+ */
+import { z } from 'zod';
+import { idSchema, storableSchema } from '../schema/basics.ts';
+import { itemSchema } from '../schema/items-schema.ts';
+import { isShallow, sectionSchema } from '../schema/schema.ts';
+
+/** Values that fields hold: JSON, compared by content. */
+export type FieldValue =
+  null | boolean | number | string | readonly FieldValue[] | { readonly [key: string]: FieldValue };
+
+/** As long as the longest value of a field when it is written down: a large section that is held back, whole. */
+const MAX_VALUE = 1_000_000;
+
+export const fieldValueSchema: z.ZodType<FieldValue> = z
+  .custom<FieldValue>((value) => isShallow(value), 'a value that nests less')
+  .pipe(z.json() as z.ZodType<FieldValue, FieldValue>)
+  .refine((value) => JSON.stringify(value).length <= MAX_VALUE, 'a shorter value')
+  .refine(isStorable, 'text without NUL and without halves of characters');
+
+function isStorable(value: FieldValue): boolean {
+  if (typeof value === 'string') return storableSchema.safeParse(value).success;
+  if (value === null || typeof value !== 'object') return true;
+  return Object.entries(value).every(([key, inner]) => isStorable(key) && isStorable(inner as FieldValue));
+}
+
+const fieldSchema = z.string().min(1).max(140);
+
+export const setSchema = z.strictObject({
+  kind: z.literal('set'),
+  target: idSchema,
+  field: fieldSchema,
+  value: fieldValueSchema,
+  /** What the author saw there. A different value there now does not stop a set, unless it is an undo. */
+  was: fieldValueSchema,
+});
+
+export const insertSchema = z.strictObject({
+  kind: z.literal('insert'),
+  parent: idSchema,
+  after: idSchema.nullable(),
+  node: z
+    .custom<unknown>((node) => isShallow(node), 'a node that nests less')
+    .pipe(z.union([sectionSchema, itemSchema])),
+});
+
+export const moveSchema = z.strictObject({
+  kind: z.literal('move'),
+  target: idSchema,
+  parent: idSchema,
+  after: idSchema.nullable(),
+});
+
+export const removeSchema = z.strictObject({ kind: z.literal('remove'), target: idSchema });
+
+export const editSchema = z.discriminatedUnion('kind', [setSchema, insertSchema, moveSchema, removeSchema]);
+
+export const MAX_EDITS = 500;
+
+/** Taken whole or refused whole; one step of undo. The client makes the id, and it is taken once. */
+export const changeSchema = z.strictObject({
+  id: idSchema,
+  edits: z.array(editSchema).min(1).max(MAX_EDITS),
+  /** The change that this one undoes. Its sets apply only where the field still holds their `was`. */
+  undoes: idSchema.optional(),
+});
+
+export type SetEdit = z.infer<typeof setSchema>;
+export type InsertEdit = z.infer<typeof insertSchema>;
+export type MoveEdit = z.infer<typeof moveSchema>;
+export type RemoveEdit = z.infer<typeof removeSchema>;
+export type Edit = z.infer<typeof editSchema>;
+export type Change = z.infer<typeof changeSchema>;
+
+/** Why a change was not taken. `edit` is the index of the edit that stopped it; wording is the reader's. */
+export type Refusal = { readonly edit: number; readonly target: string } & (
+  | { readonly code: 'unknown_target' }
+  | { readonly code: 'removed_target' }
+  | { readonly code: 'unknown_parent'; readonly parent: string }
+  | { readonly code: 'removed_parent'; readonly parent: string }
+  | { readonly code: 'unknown_neighbour'; readonly after: string }
+  | { readonly code: 'wrong_parent'; readonly parent: string }
+  | { readonly code: 'inside_itself'; readonly parent: string }
+  | { readonly code: 'too_deep'; readonly most: number }
+  | { readonly code: 'id_taken' }
+  | { readonly code: 'unknown_field'; readonly field: string }
+  | {
+      readonly code: 'bad_value';
+      readonly field: string;
+      readonly value: FieldValue;
+      readonly expected: string;
+    }
+  | { readonly code: 'too_many'; readonly most: number }
+  | {
+      readonly code: 'changed_since';
+      readonly field: string;
+      readonly now: FieldValue;
+      readonly wanted: FieldValue;
+    }
+);
+
+export type Applied =
+  | {
+      readonly ok: true;
+      readonly course: import('../schema/schema.ts').Course;
+      readonly inverse: readonly Edit[];
+    }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/** Two field values are the same when they say the same; the order of keys says nothing. */
+export function sameValue(a: FieldValue, b: FieldValue): boolean {
+  if (a === b) return true;
+  if (a === null || b === null || typeof a !== 'object' || typeof b !== 'object') return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const [ofA, ofB] = [a as Record<string, FieldValue>, b as Record<string, FieldValue>];
+  const keys = Object.keys(ofA);
+  return (
+    keys.length === Object.keys(ofB).length &&
+    keys.every((key) => Object.hasOwn(ofB, key) && sameValue(ofA[key] as FieldValue, ofB[key] as FieldValue))
+  );
+}

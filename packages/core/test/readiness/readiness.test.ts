@@ -1,0 +1,95 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { applyChange, findings, newCourse, parseCourse, RULES, withoutTypedNumber } from '../../src/index.ts';
+import type { Course, Finding } from '../../src/index.ts';
+import { course, smallCourse } from '../support/arbitraries.ts';
+import { BEFORE, CASES, dates, ready } from './readiness-cases.ts';
+
+const find = (of: Course, moment = BEFORE, learners = 3): readonly Finding[] =>
+  findings(of, { moment, learners });
+const rules = (of: Course, moment = BEFORE, learners = 3): string[] =>
+  find(of, moment, learners).map(({ rule }) => rule);
+test('a course that is ready has nothing to settle', () => expect(rules(ready())).toEqual([]));
+
+test('a new course says what is left', () => {
+  const start = {
+    id: 'c',
+    title: 'T',
+    code: 'C',
+    purpose: 'learners',
+    department: null,
+    term: null,
+  } as const;
+  const made = newCourse({ ...start, firstDay: '2027-01-11', weeks: 2, zone: 'UTC', sectionIds: ['x', 'y'] });
+  expect(parseCourse(made).ok).toBe(true);
+  expect(rules(made, BEFORE, 0)).toEqual(['no_item', 'no_description', 'no_learners']);
+});
+
+describe('each rule', () => {
+  test('is tried', () => {
+    expect(new Set(CASES.map(([rule]) => rule))).toEqual(new Set(RULES.map(({ id }) => id)));
+  });
+
+  test.each(CASES)('%s', (rule, of, severity, more = {}) => {
+    const facts = { moment: BEFORE, learners: 3, ...more };
+    const found = findings(of, facts).find((one) => one.rule === rule);
+    expect(found?.severity).toBe(severity);
+    if (found?.cure == null) return;
+    const cured = applyChange(of, { id: 'cure', edits: [...found.cure] });
+    expect(cured.ok && findings(cured.course, facts).map((one) => one.rule)).not.toContain(rule);
+  });
+});
+
+test.each([
+  ['Week 4: Salt', 'Salt'],
+  ['2.3 Cores', 'Cores'],
+  ['3) Mud', 'Mud'],
+  ['Semana 2 – Sal', 'Sal'],
+  ['12 Field day', 'Field day'],
+  ['7 days on the shore', null],
+  ['2027 in numbers', null],
+  ['Cores', null],
+  ['Week 4', null],
+])('a number typed before a title: %s', (title, bare) => expect(withoutTypedNumber(title)).toBe(bare));
+
+test('the cure of a mid-week start moves it to the nearest start', () => {
+  const cure = (firstDay: string): unknown =>
+    find(dates(ready(), { firstDay })).find(({ rule }) => rule === 'mid_week')?.cure;
+  expect(cure('2027-01-13')).toMatchObject([{ value: '2027-01-11' }]);
+  expect(cure('2027-01-15')).toMatchObject([{ value: '2027-01-18' }]);
+});
+
+test('a practice course is left in peace, colleagues are not asked for learners', () => {
+  const bare = { ...smallCourse(), description: null };
+  expect(rules({ ...bare, purpose: 'practice' }, '2028-01-01T00:00:00Z', 0)).toEqual([]);
+  expect(rules({ ...bare, purpose: 'circle' }, BEFORE, 0)).not.toContain('no_learners');
+});
+
+test('every cure of any course applies, and leaves its rule content or less discontented', () => {
+  let cures = 0;
+  fc.assert(
+    fc.property(course, fc.nat({ max: 3 }), (any, learners) => {
+      for (const found of find(any, BEFORE, learners)) {
+        if (found.cure === null) continue;
+        cures += 1;
+        const cured = applyChange(any, { id: 'cure', edits: [...found.cure] });
+        expect(cured.ok).toBe(true);
+        if (cured.ok) expect(rules(cured.course, BEFORE, learners)).not.toContain(found.rule);
+      }
+    }),
+    { numRuns: 400, seed: 13 },
+  );
+  expect(cures).toBeGreaterThan(200);
+});
+
+test('blockers come first', () => {
+  fc.assert(
+    fc.property(course, (any) => {
+      const severities = find(any).map(({ severity }) => severity);
+      expect(severities.lastIndexOf('blocker')).toBeLessThan(
+        severities.includes('advice') ? severities.indexOf('advice') : Infinity,
+      );
+    }),
+    { numRuns: 100, seed: 14 },
+  );
+});
