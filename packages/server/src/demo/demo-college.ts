@@ -11,9 +11,9 @@ import {
   TermRow,
 } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
-import { hashPassword } from '../people/passwords.ts';
-import { storeCourse } from '../usecases/store-course.ts';
-import type { StoredCourse } from '../usecases/store-course.ts';
+import { hashPassword } from '../usecases/people/passwords.ts';
+import { storeCourse } from '../usecases/plan/store-course.ts';
+import type { StoredCourse } from '../usecases/plan/store-course.ts';
 import { demoCalendar } from './calendar.ts';
 import type { BuiltCourse } from './build-course.ts';
 import { bookbindingByHand, fieldSketching, nightSkyDiary, smallBoatRefresher } from './other-courses.ts';

@@ -10,7 +10,7 @@ import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
-import { mayCreateCourses, viewerOf } from '../usecases/viewer.ts';
+import { mayCreateCourses, viewerOf } from '../usecases/access/viewer.ts';
 import { isVisiting, visit } from './session.ts';
 
 export interface Caller {

@@ -6,7 +6,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { Request } from 'express';
-import { pictureView } from '../usecases/face.ts';
+import { pictureView } from '../usecases/reading/face.ts';
 import type { CourseReader } from './authorise.ts';
 import { answerOf, askerOf } from './register.ts';
 import type { Ground } from './register.ts';

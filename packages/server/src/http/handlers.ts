@@ -9,36 +9,52 @@ import { DepartmentRow, HolidayRow, InstitutionRow, PersonRow, TermRow, TextRow 
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
-import { announcementFile, announcements } from '../usecases/announcements.ts';
-import { comment, comments, setComment } from '../usecases/comments.ts';
-import type { RemarkAt } from '../usecases/comments.ts';
-import { checkCode } from '../usecases/course-codes.ts';
-import { classmates } from '../usecases/classmates.ts';
-import { createCourse } from '../usecases/create-course.ts';
-import { noteOpened, tick } from '../usecases/deeds.ts';
-import { desk } from '../usecases/desk.ts';
-import { faceFacts, frame } from '../usecases/face.ts';
+import { announcementFile, announcements } from '../usecases/messages/announcements.ts';
+import { comment, comments, setComment } from '../usecases/messages/comments.ts';
+import type { RemarkAt } from '../usecases/messages/comments.ts';
+import { checkCode } from '../usecases/desk/course-codes.ts';
+import { classmates } from '../usecases/members/classmates.ts';
+import { createCourse } from '../usecases/desk/create-course.ts';
+import { noteOpened, tick } from '../usecases/reading/deeds.ts';
+import { desk } from '../usecases/desk/desk.ts';
+import { faceFacts, frame } from '../usecases/reading/face.ts';
 import { Failure } from '../usecases/failure.ts';
-import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files.ts';
-import { holidayOf, readHolidays, removeHoliday } from '../usecases/holidays.ts';
+import { courseFile, itemFile, takeUpload, textPicture } from '../usecases/files/files.ts';
+import { holidayOf, readHolidays, removeHoliday } from '../usecases/institution/holidays.ts';
 import {
   institutionPages,
   removeInstitutionPage,
   setInstitutionPage,
-} from '../usecases/institution-pages.ts';
-import { addMembers, candidates, members, removeMember, setMemberGroups } from '../usecases/members.ts';
-import { keepMenuTemplate, menuTemplates, removeMenuTemplate } from '../usecases/menu-templates.ts';
-import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/own-moments.ts';
-import { changePage, pageText } from '../usecases/page-words.ts';
-import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/passphrase.ts';
-import { facePicture, library, libraryPicture, ownPictures, takePicture } from '../usecases/pictures.ts';
-import { noteVisit } from '../usecases/visits.ts';
-import { readCourse, readGuide, readItem } from '../usecases/read-course.ts';
+} from '../usecases/institution/institution-pages.ts';
+import {
+  addMembers,
+  candidates,
+  members,
+  removeMember,
+  setMemberGroups,
+} from '../usecases/members/members.ts';
+import {
+  keepMenuTemplate,
+  menuTemplates,
+  removeMenuTemplate,
+} from '../usecases/institution/menu-templates.ts';
+import { ownMoments, removeOwnMoments, setOwnMoments } from '../usecases/members/own-moments.ts';
+import { changePage, pageText } from '../usecases/reading/page-words.ts';
+import { checkPassphrase, passphraseState, setPassphrase } from '../usecases/access/passphrase.ts';
+import {
+  facePicture,
+  library,
+  libraryPicture,
+  ownPictures,
+  takePicture,
+} from '../usecases/files/pictures.ts';
+import { noteVisit } from '../usecases/reading/visits.ts';
+import { readCourse, readGuide, readItem } from '../usecases/reading/read-course.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
-import { signIn } from '../usecases/sign-in.ts';
-import { takeChanges } from '../usecases/take-changes.ts';
-import { factsOfTexts } from '../usecases/texts.ts';
-import { countLearners, groupSizes, mayCreateCourses, standingOf } from '../usecases/viewer.ts';
+import { signIn } from '../usecases/people/sign-in.ts';
+import { takeChanges } from '../usecases/plan/take-changes.ts';
+import { factsOfTexts } from '../usecases/plan/texts.ts';
+import { countLearners, groupSizes, mayCreateCourses, standingOf } from '../usecases/access/viewer.ts';
 import { streamEvents } from '../live/events.ts';
 import { announce } from '../live/notices.ts';
 import type { Notices } from '../live/notices.ts';

@@ -9,7 +9,7 @@ import type { Database, EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import type { FileStore } from '../files/file-store.ts';
 import type { Notices } from '../live/notices.ts';
-import type { FileToSend } from '../usecases/files.ts';
+import type { FileToSend } from '../usecases/files/files.ts';
 import { authorise } from './authorise.ts';
 import type { Caller, CourseCaller, CourseReader } from './authorise.ts';
 import { HANDLERS } from './handlers.ts';

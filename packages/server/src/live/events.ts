@@ -10,7 +10,7 @@ import { coursesWhere } from '../db/kept-courses.ts';
 import { ChangeRow, CourseRow, MemberRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
-import { viewersOf } from '../usecases/viewer.ts';
+import { viewersOf } from '../usecases/access/viewer.ts';
 import type { Notices } from './notices.ts';
 import { inTurn } from './spread.ts';
 

@@ -22,10 +22,10 @@ import { fileKind } from '../files/file-kind.ts';
 import { diskStore, headOf } from '../files/file-store.ts';
 import { checkPicture } from '../files/picture-check.ts';
 import { asBrowsersWrite, hashText, sanitiseText } from '../text/rich-text.ts';
-import { checkCode } from '../usecases/course-codes.ts';
-import { isKnownChoice } from '../usecases/create-course.ts';
-import { renameIn } from '../usecases/new-texts.ts';
-import { storeCourse } from '../usecases/store-course.ts';
+import { checkCode } from '../usecases/desk/course-codes.ts';
+import { isKnownChoice } from '../usecases/desk/create-course.ts';
+import { renameIn } from '../usecases/plan/new-texts.ts';
+import { storeCourse } from '../usecases/plan/store-course.ts';
 
 class Sentence extends Error {}
 

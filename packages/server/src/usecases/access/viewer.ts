@@ -1,0 +1,164 @@
+/** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
+import { isCompleted, singles, subtree } from '@itinerary/core';
+import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
+import { coursesWhere } from '../../db/kept-courses.ts';
+import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, PersonRow } from '../../db/entities.ts';
+import type { Person } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+
+/** Somebody who is not signed in. */
+const PASSER_BY: Viewer = { role: null, institutionStaff: false };
+
+/** One person before several courses of their institution, in as many questions as before one. */
+export async function viewersOf(
+  em: EntityManager,
+  person: Person | null,
+  courses: readonly Course[],
+  now: string,
+): Promise<(courseId: string) => Viewer> {
+  if (person === null) return () => PASSER_BY;
+  const ids = courses.map(({ id }) => id);
+  const where = { courseId: { $in: ids }, personId: person.id };
+  const [rows, groups, exceptions, deeds] = await Promise.all([
+    em.find(MemberRow, { ...where, leftAt: null }),
+    em.find(MemberGroupRow, where),
+    em.find(PersonExceptionRow, where),
+    em.find(DeedRow, where),
+  ]);
+  const outside: Viewer = { role: null, institutionStaff: person.kind === 'staff', here: true };
+  const learning = rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId);
+  const completed = await completedBy(
+    em,
+    person,
+    courses.filter(({ id }) => learning.includes(id)),
+    now,
+  );
+  // Nobody but a learner has any of it, whatever they had before.
+  const ofLearner = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
+    learning.includes(id) ? all.filter(({ courseId }) => courseId === id) : [];
+  const viewers = new Map(
+    rows.map(({ courseId, role, joinedAt }): [string, Viewer] => [
+      courseId,
+      {
+        ...outside,
+        role,
+        joinedAt,
+        groups: ofLearner(groups, courseId).map(({ groupId }) => groupId),
+        exceptions: ofLearner(exceptions, courseId).map(exceptionOf),
+        deeds: deedsOf(ofLearner(deeds, courseId), completed),
+      },
+    ]),
+  );
+  return (courseId) => viewers.get(courseId) ?? outside;
+}
+
+export async function viewerOf(
+  em: EntityManager,
+  person: Person | null,
+  course: Course,
+  now: string,
+): Promise<Viewer> {
+  return (await viewersOf(em, person, [course], now))(course.id);
+}
+
+interface ExceptionRecord {
+  readonly nodeId: string;
+  readonly opens?: PersonException['opens'] | undefined;
+  readonly due?: PersonException['opens'] | undefined;
+  readonly until?: PersonException['opens'] | undefined;
+  readonly at: number;
+}
+
+export function exceptionOf({ nodeId, opens, due, until, at }: ExceptionRecord): PersonException {
+  return { node: nodeId, opens: opens ?? null, due: due ?? null, until: until ?? null, at };
+}
+
+function deedsOf(
+  rows: readonly { itemId: string; doneAt?: string | null | undefined; score?: number | null | undefined }[],
+  courses: ReadonlySet<string>,
+): Deeds {
+  return {
+    done: new Set(rows.filter(({ doneAt }) => doneAt != null).map(({ itemId }) => itemId)),
+    scores: new Map(rows.flatMap(({ itemId, score }) => (score == null ? [] : [[itemId, score] as const]))),
+    courses,
+  };
+}
+
+/** Other courses that the rules of these name, of which this person has done all that counts. */
+async function completedBy(
+  em: EntityManager,
+  person: Person,
+  courses: readonly Course[],
+  now: string,
+): Promise<ReadonlySet<string>> {
+  const named = new Set(
+    courses
+      .flatMap(({ sections }) => sections.flatMap((section) => subtree(section)))
+      .flatMap(({ rule }) => (rule === null ? [] : singles(rule.when)))
+      .flatMap((one) => (one.kind === 'course' ? [one.course] : [])),
+  );
+  if (named.size === 0) return named;
+  const ids = [...named];
+  const member = await em.find(MemberRow, { courseId: { $in: ids }, personId: person.id, role: 'learner' });
+  const others = await coursesWhere(em, {
+    id: { $in: member.map(({ courseId }) => courseId) },
+    institutionId: person.institutionId,
+  });
+  const own = { courseId: { $in: others.map(({ id }) => id) }, personId: person.id };
+  const deeds = await em.find(DeedRow, own);
+  const groups = await em.find(MemberGroupRow, own);
+  const nothing: ReadonlySet<string> = new Set();
+  const done = others.filter((other) =>
+    isCompleted(
+      other,
+      {
+        role: 'learner',
+        institutionStaff: false,
+        joinedAt: member.find(({ courseId }) => courseId === other.id)?.joinedAt ?? null,
+        groups: groups.filter(({ courseId }) => courseId === other.id).map(({ groupId }) => groupId),
+        deeds: deedsOf(
+          deeds.filter(({ courseId }) => courseId === other.id),
+          nothing,
+        ),
+      },
+      now,
+    ),
+  );
+  return new Set(done.map(({ id }) => id));
+}
+
+export function mayCreateCourses(person: Person): boolean {
+  return person.kind === 'teaching' || person.kind === 'staff';
+}
+
+export async function countLearners(em: EntityManager, courseId: string): Promise<number> {
+  return em.count(MemberRow, { courseId, role: 'learner', leftAt: null });
+}
+
+/** Learners in each group and class, by its id. */
+export async function groupSizes(
+  em: EntityManager,
+  courseId: string,
+): Promise<Readonly<Record<string, number>>> {
+  const learners = await em.find(MemberRow, { courseId, role: 'learner', leftAt: null });
+  const on = new Set(learners.map(({ personId }) => personId));
+  const rows = await em.find(MemberGroupRow, { courseId });
+  const sizes: Record<string, number> = {};
+  for (const { groupId, personId } of rows) {
+    if (on.has(personId)) sizes[groupId] = (sizes[groupId] ?? 0) + 1;
+  }
+  return sizes;
+}
+
+/** The members of a course who are learners, each with what they have of their own. */
+export async function standingOf(
+  em: EntityManager,
+  course: Course,
+  personId: string,
+  now: string,
+): Promise<{ readonly name: string; readonly viewer: Viewer } | null> {
+  const person = await em.findOne(PersonRow, { id: personId });
+  const row = await em.findOne(MemberRow, { courseId: course.id, personId, leftAt: null });
+  if (person === null || row === null) return null;
+  return { name: person.name, viewer: await viewerOf(em, person, course, now) };
+}

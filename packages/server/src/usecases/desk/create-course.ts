@@ -1,0 +1,75 @@
+/** Opens a new course as a draft, with one section a week and its author as instructor. */
+import { randomUUID } from 'node:crypto';
+import type { NewCourseRequest } from '@itinerary/contract';
+import { newCourse } from '@itinerary/core';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
+import { DepartmentRow, TermRow } from '../../db/entities.ts';
+import type { Person } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { checkCode } from './course-codes.ts';
+import { Failure } from '../failure.ts';
+import { storeCourse } from '../plan/store-course.ts';
+
+export async function createCourse(
+  em: EntityManager,
+  person: Person,
+  request: NewCourseRequest,
+  now: string,
+): Promise<{ readonly id: string }> {
+  const { institutionId } = person;
+  await mustExist(em, institutionId, 'department', request.department);
+  await mustExist(em, institutionId, 'term', request.term);
+  const check = await checkCode(em, institutionId, request.code);
+  if (!check.free) throw codeTaken(request.code, check.heldBy?.title ?? '', check.proposal);
+  const id = randomUUID();
+  const course = newCourse({
+    ...request,
+    id,
+    sectionIds: Array.from({ length: request.weeks }, () => randomUUID()),
+  });
+  const members = [{ person: person.id, role: 'instructor' as const }];
+  try {
+    await em.transactional((inner) => {
+      storeCourse(inner, { institutionId, course, texts: {}, members, now });
+    });
+  } catch (error) {
+    // Somebody took the code between the check and here; the database decides.
+    if (!(error instanceof UniqueConstraintViolationException)) throw error;
+    const again = await checkCode(em.fork(), institutionId, request.code);
+    throw codeTaken(request.code, again.heldBy?.title ?? '', again.proposal);
+  }
+  return { id };
+}
+
+function codeTaken(code: string, title: string, proposal: string): Failure {
+  return new Failure('code_taken', `The code ${code} belongs to "${title}"; ${proposal} is free`, [
+    { path: 'code', value: code, expected: `a code that no course has, such as ${proposal}` },
+  ]);
+}
+
+async function mustExist(
+  em: EntityManager,
+  institutionId: string,
+  field: 'department' | 'term',
+  code: string | null,
+): Promise<void> {
+  if (await isKnownChoice(em, institutionId, field, code)) return;
+  throw new Failure('bad_input', `The institution has no ${field} ${String(code)}`, [
+    { path: field, value: code, expected: `the code of a ${field} of the institution, or null` },
+  ]);
+}
+
+/** Departments and terms are the institution's; a course names them by code, or names none. */
+export async function isKnownChoice(
+  em: EntityManager,
+  institutionId: string,
+  field: 'department' | 'term',
+  code: string | null,
+): Promise<boolean> {
+  if (code === null) return true;
+  const count =
+    field === 'department'
+      ? await em.count(DepartmentRow, { institutionId, code })
+      : await em.count(TermRow, { institutionId, code });
+  return count === 1;
+}

@@ -1,0 +1,53 @@
+/** Who else is on a course, as far as the course lets a reader see it. */
+import type { ClassmatesAnswer, ReadItemAnswer } from '@itinerary/contract';
+import { classmatesOf, findNode, groupWorkOf, mayWith } from '@itinerary/core';
+import type { Course, Viewer } from '@itinerary/core';
+import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { nothingHere } from '../nothing-here.ts';
+
+export async function classmates(
+  em: EntityManager,
+  course: Course,
+  viewer: Viewer,
+  now: string,
+): Promise<ClassmatesAnswer> {
+  const rows = await em.find(MemberRow, { courseId: course.id, leftAt: null });
+  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
+  const found = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
+  const names = new Map(found.map(({ id, name }) => [id, name]));
+  const all = rows.map(({ personId, role }) => ({
+    name: names.get(personId) ?? '',
+    role,
+    groups: memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId),
+  }));
+  const seen = classmatesOf(course, viewer, now, all);
+  if (seen === null) throw nothingHere();
+  return { people: seen.map((one) => ({ ...one, groups: [...one.groups] })) };
+}
+
+/** Whom a learner works with in an item, where it is worked on in groups. */
+export async function groupOf(
+  em: EntityManager,
+  course: Course,
+  viewer: Viewer,
+  itemId: string,
+): Promise<ReadItemAnswer['group']> {
+  const node = findNode(course, itemId)?.node;
+  const mode = node === undefined ? 'none' : groupWorkOf(course, node);
+  if (mode === 'none' || viewer.role !== 'learner') return null;
+  const mine = viewer.groups ?? [];
+  const own = mine.find((id) => course.groups[id]?.kind === 'group');
+  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
+  const rows = await em.find(MemberRow, { courseId: course.id, role: 'learner', leftAt: null });
+  const partners = rows.filter(({ personId }) => {
+    const theirs = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
+    return mayWith(course, mode, mine, theirs) === 'work';
+  });
+  const people = await em.find(PersonRow, { id: { $in: partners.map(({ personId }) => personId) } });
+  return {
+    mode,
+    own: own === undefined ? null : (course.groups[own]?.name ?? null),
+    people: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
+  };
+}

@@ -1,0 +1,166 @@
+/**
+ * Takes changes: one transaction each, under a lock on the course that gives the sequence number. A change
+ * is acknowledged only after its transaction has ended, and a second sending of the same change finds it
+ * there and does nothing.
+ */
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
+import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
+import { applyChange } from '@itinerary/core';
+import type { Change, Refusal, TakenChange, Viewer } from '@itinerary/core';
+import { loadCourse, writeCourse } from '../../db/course-rows.ts';
+import { ChangeRow, CourseRow, PersonRow } from '../../db/entities.ts';
+import type { Person } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import {
+  checkBlockers,
+  checkChoices,
+  checkFiles,
+  checkTexts,
+  codeRefusal,
+  mayTake,
+} from './change-checks.ts';
+import { Failure } from '../failure.ts';
+import { admitTexts, renameTexts } from './new-texts.ts';
+import type { NewTexts } from './new-texts.ts';
+import { factsOfTexts } from './texts.ts';
+import { announce } from '../../live/notices.ts';
+import { countLearners, groupSizes } from '../access/viewer.ts';
+
+export interface Author {
+  readonly person: Person;
+  readonly viewer: Viewer;
+}
+
+type Refused = Refusal | ServerRefusal;
+
+export async function takeChanges(
+  em: EntityManager,
+  courseId: string,
+  author: Author,
+  request: ChangesRequest,
+  now: string,
+): Promise<ChangesAnswer> {
+  const texts = admitTexts(request.texts);
+  const refused: { id: string; refusal: Refused }[] = [];
+  for (const sent of request.changes) {
+    const change = { ...sent, edits: [...renameTexts(sent.edits, texts.renamed)] };
+    const refusal = await takeOne(em.fork(), courseId, author, change, texts, now);
+    if (refusal !== null) refused.push({ id: change.id, refusal });
+  }
+  const renamed = Object.fromEntries([...texts.renamed].filter(([sent, kept]) => sent !== kept));
+  return { ...(await takenSince(em.fork(), courseId, author.person, request.since)), renamed, refused };
+}
+
+/** Null when the change is taken, now or before. */
+async function takeOne(
+  em: EntityManager,
+  courseId: string,
+  author: Author,
+  change: Change,
+  texts: NewTexts,
+  now: string,
+): Promise<Refused | null> {
+  try {
+    return await em.transactional((inner) => decide(inner, courseId, author, change, texts, now));
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintViolationException)) throw error;
+    // Only the code of a course is unique beyond the course's own lock.
+    const at = change.edits.findIndex((edit) => edit.kind === 'set' && edit.field === 'code');
+    if (at < 0) throw error;
+    return codeRefusal(em.fork(), author.person.institutionId, courseId, change, at);
+  }
+}
+
+async function decide(
+  em: EntityManager,
+  courseId: string,
+  author: Author,
+  change: Change,
+  texts: NewTexts,
+  now: string,
+): Promise<Refused | null> {
+  const loaded = await loadCourse(em, courseId, true);
+  if (loaded === null) throw new Failure('not_found', 'There is nothing here');
+  if ((await em.count(ChangeRow, { courseId, id: change.id })) > 0) return null;
+  const stop = mayTake(loaded.course, author.viewer, change);
+  if (stop !== null) return stop;
+  const applied = applyChange(loaded.course, change);
+  if (!applied.ok) return applied.refusal;
+  const refusal =
+    (await checkChoices(em, author.person.institutionId, courseId, change)) ??
+    (await checkFiles(em, courseId, change, applied.course, loaded.course, texts)) ??
+    (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
+    (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
+  if (refusal !== null) return refusal;
+  const seq = loaded.row.seq + 1;
+  writeCourse(em, loaded, applied.course);
+  loaded.row.seq = seq;
+  em.persist(
+    em.create(ChangeRow, {
+      courseId,
+      seq,
+      id: change.id,
+      authorId: author.person.id,
+      edits: change.edits,
+      undoes: change.undoes ?? null,
+      at: now,
+    }),
+  );
+  await em.flush();
+  await announce(em, { course: courseId, seq });
+  return null;
+}
+
+async function takenSince(
+  em: EntityManager,
+  courseId: string,
+  person: Person,
+  since: number,
+): Promise<Omit<ChangesAnswer, 'refused' | 'renamed'>> {
+  const row = await em.findOne(CourseRow, { id: courseId }, { fields: ['seq'] });
+  const seq = row?.seq ?? 0;
+  if (since > seq) {
+    throw new Failure(
+      'out_of_step',
+      `The course is at change ${seq}, and you have seen change ${since}; load it anew`,
+    );
+  }
+  // Up to `seq` and no further, so that the answer is one state of the course.
+  const changes = await em.find(
+    ChangeRow,
+    { courseId, seq: { $gt: since, $lte: seq } },
+    { orderBy: { seq: 'asc' } },
+  );
+  const authors = await em.find(PersonRow, {
+    id: { $in: [...new Set(changes.map(({ authorId }) => authorId))] },
+  });
+  const names = new Map(authors.map(({ id, name }) => [id, name]));
+  const taken = changes.map((change): TakenChange => ({
+    seq: change.seq,
+    change: {
+      id: change.id,
+      edits: change.edits,
+      ...(change.undoes === null ? {} : { undoes: change.undoes }),
+    },
+    author: names.get(change.authorId) ?? '',
+    mine: change.authorId === person.id,
+  }));
+  return {
+    seq,
+    taken,
+    texts: await factsNamed(em, courseId, taken),
+    learners: await countLearners(em, courseId),
+    groupSizes: await groupSizes(em, courseId),
+  };
+}
+
+/** Of the texts that these changes name: for whoever did not write them. */
+async function factsNamed(
+  em: EntityManager,
+  courseId: string,
+  taken: readonly TakenChange[],
+): Promise<ChangesAnswer['texts']> {
+  if (taken.length === 0) return {};
+  const named = JSON.stringify(taken);
+  return Object.fromEntries([...(await factsOfTexts(em, courseId))].filter(([hash]) => named.includes(hash)));
+}

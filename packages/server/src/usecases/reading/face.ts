@@ -1,0 +1,111 @@
+/** What stands around every page of a course: its menu, look, language and picture, as one reader gets them. */
+import type { FrameAnswer, PictureView } from '@itinerary/contract';
+import {
+  announcementsAt,
+  AREAS,
+  areaOpen,
+  contactsOf,
+  isReadable,
+  lookView,
+  mayPlan,
+  menuView,
+  ownPlan,
+  resolveAccess,
+} from '@itinerary/core';
+import type { Course, CoursePicture, FaceFacts, StaffProfile, Viewer } from '@itinerary/core';
+import { InstitutionRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { institutionPages } from '../institution/institution-pages.ts';
+import { visitOf } from './visits.ts';
+
+/** Instructors and assistants of several courses, by course, in two questions. */
+export async function staffOf(
+  em: EntityManager,
+  courseIds: readonly string[],
+): Promise<ReadonlyMap<string, readonly StaffProfile[]>> {
+  const rows = await em.find(MemberRow, {
+    courseId: { $in: [...courseIds] },
+    role: { $in: ['instructor', 'assistant'] },
+    leftAt: null,
+  });
+  const people = await em.find(PersonRow, {
+    id: { $in: [...new Set(rows.map(({ personId }) => personId))] },
+  });
+  const byId = new Map(people.map((person) => [person.id, person]));
+  const found = new Map<string, StaffProfile[]>(courseIds.map((id) => [id, []]));
+  for (const { courseId, personId, role } of rows) {
+    const person = byId.get(personId);
+    if (person === undefined) continue;
+    const profile = {
+      id: personId,
+      name: person.name,
+      mail: person.address,
+      role: role as StaffProfile['role'],
+    };
+    found.get(courseId)?.push(profile);
+  }
+  const rank = ({ role, name }: StaffProfile): string => `${role === 'instructor' ? 0 : 1} ${name}`;
+  for (const list of found.values()) list.sort((a, b) => (rank(a) < rank(b) ? -1 : 1));
+  return found;
+}
+
+export async function faceFacts(
+  em: EntityManager,
+  institutionId: string,
+  courseId: string,
+): Promise<FaceFacts> {
+  const pages = await institutionPages(em, institutionId);
+  return { pages, staff: (await staffOf(em, [courseId])).get(courseId) ?? [] };
+}
+
+/** Changes whenever something else is to be seen: of another picture, or of another part of it. */
+export function pictureVersion({ file, focus, zoom }: CoursePicture): string {
+  return [file.hash.slice(0, 12), focus.x, focus.y, zoom].join('-');
+}
+
+export function pictureView(picture: CoursePicture | null): PictureView | null {
+  if (picture === null) return null;
+  const { alt, author, licence } = picture.file;
+  return { version: pictureVersion(picture), alt: alt ?? '', author, licence };
+}
+
+export async function frame(
+  em: EntityManager,
+  course: Course,
+  institutionId: string,
+  { viewer, personId }: { readonly viewer: Viewer; readonly personId: string | null },
+  now: string,
+): Promise<FrameAnswer> {
+  const facts = await faceFacts(em, institutionId, course.id);
+  const institution = await em.findOneOrFail(InstitutionRow, { id: institutionId });
+  const at = Date.parse(now);
+  const plan = ownPlan(course, viewer, at);
+  const access = resolveAccess(course, viewer, now, plan).course.state;
+  const { since } = await visitOf(em, course.id, viewer.role === null ? null : personId, now);
+  const isReader = isReadable(access) && course.areas['announcements'] !== 'off';
+  const unread =
+    !isReader || since === null
+      ? 0
+      : announcementsAt(plan, at).filter(({ from }) => from !== null && from > Date.parse(since)).length;
+  return {
+    id: course.id,
+    title: course.title,
+    code: course.code,
+    state: course.state,
+    access,
+    zone: course.dates.zone,
+    institution: institution.name,
+    menu: menuView(course, viewer, now, facts, plan),
+    menuPlace: course.menuPlace,
+    areas: AREAS.filter((area) => areaOpen(course, viewer, now, area, facts, plan)),
+    look: lookView(course.look),
+    language: course.language,
+    languageHeld: course.languageHeld,
+    roleNames: course.roleNames,
+    banner: pictureView(course.banner),
+    contacts: isReadable(access) ? contactsOf(course, facts.staff) : [],
+    unread,
+    isMember: viewer.role === 'learner' || mayPlan(viewer),
+    mayPlan: mayPlan(viewer),
+  };
+}

@@ -1,0 +1,142 @@
+/** What people say about an announcement: who may, who reads it, taken away and brought back. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { AnnouncementsAnswer, CommentsAnswer, Problem } from '@itinerary/contract';
+import { newItem, newSection } from '@itinerary/core';
+import type { Agent } from 'supertest';
+import { announcement } from '../support/announcement.ts';
+import { PersonRow, RemarkRow } from '../../src/db/entities.ts';
+import {
+  changeCourse,
+  NOW,
+  openCourse,
+  PEOPLE,
+  putOn,
+  setting,
+  signedIn,
+  testServer,
+} from '../support/server.ts';
+import type { TestServer, Who } from '../support/server.ts';
+
+let server: TestServer;
+const agents = new Map<Who, Agent>();
+const as = (who: Who): Agent => agents.get(who) as Agent;
+let id = '';
+const at = (): string => `/api/learn/${id}/announcements/boots/comments`;
+
+beforeAll(async () => {
+  server = await testServer();
+  for (const who of ['instructor', 'assistant', 'learner', 'outsider'] as const)
+    agents.set(who, await signedIn(server, who));
+  id = await openCourse(as('instructor'), {
+    title: 'A course that is talked about',
+    code: 'TALK-1',
+    purpose: 'practice',
+    firstDay: '2027-02-15',
+    weeks: 4,
+    zone: 'Europe/Lisbon',
+  });
+  await putOn(as('instructor'), id, 'noor', 'learner');
+  await putOn(as('instructor'), id, 'adaeze', 'assistant');
+  const section = newSection({ id: 'start', outside: true });
+  const page = newItem('page', { id: 'mud', title: 'Mud' });
+  await changeCourse(as('instructor'), id, [
+    { kind: 'insert', parent: id, after: null, node: section },
+    { kind: 'insert', parent: 'start', after: null, node: page },
+    setting(id, 'state', 'live', 'draft'),
+    setting(id, 'announcements.boots', announcement('Boots', { comments: true })),
+    setting(id, 'announcements.up', announcement('Up')),
+  ]);
+});
+afterAll(() => server.stop());
+
+test('is said where it may be, by those who take part', async () => {
+  const said = (await as('learner').post(at()).send({ text: ' Size 44? ' }).expect(200))
+    .body as CommentsAnswer;
+  expect(said.comments).toMatchObject([{ name: 'Noor Rahimi', text: 'Size 44?', mayRemove: true, at: NOW }]);
+  await as('learner').post(at()).send({ text: '  ' }).expect(400);
+  await as('learner').post(`/api/learn/${id}/announcements/up/comments`).send({ text: 'No' }).expect(403);
+  await as('outsider').post(at()).send({ text: 'No' }).expect(404);
+  const seen = (await as('instructor').get(at()).expect(200)).body as CommentsAnswer;
+  expect(seen.comments[0]?.mayRemove).toBe(true);
+  const other = (await as('instructor').post(at()).send({ text: 'Yes.' }).expect(200)).body as CommentsAnswer;
+  const mine = other.comments.find(({ text }) => text === 'Yes.')?.id ?? '';
+  await as('learner').delete(`${at()}/${mine}`).expect(403);
+  await as('learner').delete(`${at()}/never-was`).expect(404);
+  const left = (
+    await as('learner')
+      .delete(`${at()}/${said.comments[0]?.id ?? ''}`)
+      .expect(200)
+  ).body as CommentsAnswer;
+  expect(left.comments.map(({ text, isRemoved }) => [text, isRemoved])).toEqual([
+    ['Size 44?', true],
+    ['Yes.', false],
+  ]);
+});
+
+test('comments stand in the order in which they were said, though the clock stands', async () => {
+  const words = Array.from({ length: 12 }, (_, count) => `Word ${count}`);
+  for (const text of words) await as('learner').post(at()).send({ text }).expect(200);
+  const { comments } = (await as('assistant').get(at()).expect(200)).body as CommentsAnswer;
+  expect(comments.map(({ text }) => text).filter((text) => text.startsWith('Word'))).toEqual(words);
+});
+
+test('so many are enough for one announcement, those that were taken away among them', async () => {
+  const em = server.database.em.fork();
+  const [noor] = await em.find(PersonRow, { address: PEOPLE.learner });
+  const row = { courseId: id, announcementId: 'boots', personId: noor?.id ?? '', at: NOW, text: 'Again' };
+  const there = await em.count(RemarkRow, { courseId: id, announcementId: 'boots' });
+  for (let turn = there; turn < 500; turn += 1)
+    em.persist(em.create(RemarkRow, { ...row, id: `again-${turn}`, turn, removedBy: row.personId }));
+  await em.flush();
+  const { body } = await as('learner').post(at()).send({ text: 'One more' }).expect(403);
+  expect((body as Problem).detail).toContain('500');
+  await em.nativeDelete(RemarkRow, { text: 'Again' });
+  await as('learner').post(at()).send({ text: 'One more' }).expect(200);
+});
+
+describe('a comment that is taken away', () => {
+  const say = async (who: Who, text: string): Promise<string> => {
+    const { comments } = (await as(who).post(at()).send({ text }).expect(200)).body as CommentsAnswer;
+    return comments.find((one) => one.text === text)?.id ?? '';
+  };
+  const seen = async (who: Who, remark: string): Promise<string> => {
+    const { comments } = (await as(who).get(at()).expect(200)).body as CommentsAnswer;
+    const one = comments.find((comment) => comment.id === remark);
+    return one === undefined ? 'not there' : one.isRemoved ? 'may come back' : 'there';
+  };
+  const seenBy = async (remark: string): Promise<readonly string[]> =>
+    Promise.all((['learner', 'instructor', 'assistant'] as const).map((who) => seen(who, remark)));
+  const counted = async (): Promise<number | undefined> => {
+    const { announcements } = (await as('learner').get(`/api/learn/${id}/announcements`).expect(200))
+      .body as AnnouncementsAnswer;
+    return announcements.find((one) => one.id === 'boots')?.commentCount;
+  };
+
+  test('by its author comes back for its author alone', async () => {
+    const remark = await say('learner', 'Never mind.');
+    const before = (await counted()) as number;
+    await as('learner').delete(`${at()}/${remark}`).expect(200);
+    expect(await seenBy(remark)).toEqual(['may come back', 'not there', 'not there']);
+    expect(await counted()).toBe(before - 1);
+    await as('instructor').put(`${at()}/${remark}`).expect(404);
+    // Somebody who plans the course and takes it away as well does not make it theirs.
+    await as('instructor').delete(`${at()}/${remark}`).expect(200);
+    await as('learner').put(`${at()}/${remark}`).expect(200);
+    expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
+    expect(await counted()).toBe(before);
+    // Brought back twice is there once.
+    await as('learner').put(`${at()}/${remark}`).expect(200);
+    expect(await counted()).toBe(before);
+  });
+
+  test('by the staff is theirs to bring back, and not its author’s', async () => {
+    const remark = await say('learner', 'Rude words');
+    await as('assistant').delete(`${at()}/${remark}`).expect(200);
+    expect(await seenBy(remark)).toEqual(['not there', 'may come back', 'may come back']);
+    await as('learner').put(`${at()}/${remark}`).expect(404);
+    await as('outsider').put(`${at()}/${remark}`).expect(404);
+    await as('instructor').put(`${at()}/never-was`).expect(404);
+    await as('instructor').put(`${at()}/${remark}`).expect(200);
+    expect(await seenBy(remark)).toEqual(['there', 'there', 'there']);
+  });
+});

@@ -1,0 +1,202 @@
+/**
+ * The server, and in turn PostgreSQL, killed at random moments under a stream of changes: what was
+ * acknowledged is there afterwards, and none of it twice. PostgreSQL runs with its default durability.
+ */
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { applyChange, newItem } from '@itinerary/core';
+import type { Change, Course } from '@itinerary/core';
+import { loadCourse } from '../../src/db/course-rows.ts';
+import { ChangeRow } from '../../src/db/entities.ts';
+import { connect } from '../../src/db/orm.ts';
+// @ts-expect-error the bootstrap scripts are plain JavaScript
+import { SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
+// @ts-expect-error the bootstrap scripts are plain JavaScript
+import { freePort, startPostgres } from '../../../../scripts/lib/postgres.mjs';
+import { PEOPLE } from '../support/server.ts';
+
+interface Postgres {
+  readonly url: (database: string) => string;
+  readonly child: ChildProcess;
+  readonly folder: string;
+  readonly stop: () => Promise<void>;
+  readonly createDatabase: (name: string) => Promise<boolean>;
+}
+
+const SEED = 20270117;
+const KILLS = 8;
+const ANSWERS_BETWEEN_KILLS = 8;
+const DATABASE = 'durability';
+let postgres: Postgres;
+let server: ChildProcess;
+let pgPort: number;
+let port: number;
+
+/** Mulberry32: the kills come at the same moments of the stream each time, as far as a seed can say. */
+function randomness(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+
+function run(script: string, env: Record<string, string>): ChildProcess {
+  return spawn(process.execPath, [join(SERVER_DIST as string, script)], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+}
+
+async function startServer(): Promise<void> {
+  server = run('main.js', {
+    DATABASE_URL: postgres.url(DATABASE),
+    SESSION_SECRET: 's',
+    ITINERARY_DEMO: '1',
+    PORT: String(port),
+    LOG_LEVEL: 'silent',
+  });
+  await new Promise<void>((resolve, reject) => {
+    server.stdout?.on('data', (data: Buffer) => data.toString().includes('listening at') && resolve());
+    server.once('exit', (code) => reject(new Error(`the server ended with ${String(code)}`)));
+  });
+  server.removeAllListeners('exit');
+}
+
+const killed = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    child.once('exit', () => resolve());
+    child.kill('SIGKILL');
+  });
+
+beforeAll(async () => {
+  pgPort = (await freePort()) as number;
+  port = (await freePort()) as number;
+  postgres = (await startPostgres('durability-postgres', { port: pgPort })) as Postgres;
+  await postgres.createDatabase(DATABASE);
+  const loading = run('load-demo.js', { DATABASE_URL: postgres.url(DATABASE) });
+  await new Promise((resolve) => loading.once('exit', resolve));
+  await startServer();
+}, 60_000);
+
+afterAll(async () => {
+  server.kill('SIGKILL');
+  await postgres.stop();
+  rmSync(postgres.folder, { recursive: true, force: true });
+  rmSync(`${postgres.folder}.key`, { force: true });
+});
+
+let cookie = '';
+
+/** The answer, or null when none came or the database was away. */
+async function ask(path: string, body?: unknown): Promise<unknown> {
+  try {
+    const init = body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) };
+    const response = await fetch(`http://127.0.0.1:${port}${path}`, {
+      ...init,
+      headers: { 'content-type': 'application/json', cookie },
+    });
+    cookie = response.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
+    return response.ok ? await response.json() : null;
+  } catch {
+    return null;
+  }
+}
+
+test('every acknowledged change is there after the restart, and none twice', async () => {
+  const random = randomness(SEED);
+  await ask('/api/session', { address: PEOPLE.instructor, password: 'low-tide-at-nine' });
+  const { courses } = (await ask('/api/desk')) as { courses: { id: string; state: string }[] };
+  const id = courses.find(({ state }) => state === 'draft')?.id ?? '';
+  const { course: before } = (await ask(`/api/courses/${id}/plan`)) as { course: Course };
+  const acknowledged: string[] = [];
+  let unanswered = 0;
+  let isDone = false;
+
+  const makeChange = (at: number): Change => {
+    const section = before.sections[at % before.sections.length]!;
+    const node = newItem('page', { id: randomUUID(), title: `Page ${at}`, minutes: at });
+    return {
+      id: randomUUID(),
+      edits: [
+        { kind: 'insert', parent: section.id, after: null, node },
+        { kind: 'set', target: id, field: 'title', value: `Title ${at}`, was: '' },
+      ],
+    };
+  };
+
+  /** Sends one change after another; what got no answer is sent again, as the browser does. */
+  const stream = async (): Promise<void> => {
+    let since = 0;
+    for (let at = 0; !isDone; at += 1) {
+      const change = makeChange(at);
+      for (;;) {
+        const answer = (await ask(`/api/courses/${id}/changes`, {
+          since,
+          changes: [change],
+          texts: {},
+        })) as { seq: number; refused: unknown[] } | null;
+        if (answer !== null) {
+          expect(answer.refused).toEqual([]);
+          acknowledged.push(change.id);
+          since = answer.seq;
+          break;
+        }
+        unanswered += 1;
+        if (isDone) return;
+        await pause(30);
+      }
+    }
+  };
+
+  const kills = async (): Promise<void> => {
+    for (let kill = 0; kill < KILLS; kill += 1) {
+      // Each kill falls among changes that are under way, however fast the machine is.
+      const enough = acknowledged.length + ANSWERS_BETWEEN_KILLS;
+      while (acknowledged.length < enough) await pause(10);
+      await pause(random() * 300);
+      if (kill % 2 === 0) {
+        await killed(server);
+        await startServer();
+      } else {
+        await killed(postgres.child);
+        postgres = (await startPostgres('durability-postgres', { port: pgPort })) as Postgres;
+      }
+    }
+    await pause(500);
+    isDone = true;
+  };
+
+  await Promise.all([stream(), stream(), stream(), kills()]);
+  await killed(server);
+
+  const database = await connect(postgres.url(DATABASE));
+  try {
+    const em = database.em.fork();
+    const log = await em.find(ChangeRow, { courseId: id }, { orderBy: { seq: 'asc' } });
+    const stored = log.map((change) => change.id);
+    expect(unanswered).toBeGreaterThan(KILLS / 2);
+    expect(acknowledged.length).toBeGreaterThanOrEqual(KILLS * ANSWERS_BETWEEN_KILLS);
+    expect(acknowledged.filter((change) => !stored.includes(change))).toEqual([]);
+    expect(new Set(stored).size).toBe(stored.length);
+    expect(log.map(({ seq }) => seq)).toEqual(log.map((_, at) => at + 1));
+    // The rows are what the changes make of the course, each applied once.
+    let expected = before;
+    for (const { id: changeId, edits } of log) {
+      const applied = applyChange(expected, { id: changeId, edits });
+      if (!applied.ok) throw new Error(`a stored change does not apply: ${applied.refusal.code}`);
+      expected = applied.course;
+    }
+    expect((await loadCourse(em, id))?.course).toEqual(expected);
+  } finally {
+    await database.close(true);
+  }
+}, 120_000);

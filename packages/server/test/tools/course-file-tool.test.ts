@@ -1,0 +1,159 @@
+/** `export` and `import`, as the command line runs them. */
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseCourseFile } from '@itinerary/core';
+import type { CourseFile } from '@itinerary/core';
+// @ts-expect-error the bootstrap scripts are plain JavaScript
+import { DATA, SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
+import { admin, ARCHIVED, LIVE, newDatabase, urlOf } from '../support/server.ts';
+
+/** Where the template of the databases was loaded to. */
+const DEMO_FILES = join(DATA as string, 'files');
+const folder = mkdtempSync(join(tmpdir(), 'itinerary-file-'));
+let name: string;
+beforeAll(async () => {
+  name = await newDatabase('college');
+});
+afterAll(async () => {
+  rmSync(folder, { recursive: true });
+  await admin(`drop database ${name} with (force)`);
+});
+
+/** @param files where uploaded files lie; the demo's own, unless said. */
+function tool(
+  command?: string,
+  argument?: string,
+  files: string = DEMO_FILES,
+): Promise<{ code: number | null; out: string; err: string }> {
+  const words = [command, argument].filter((word) => word !== undefined);
+  const child = spawn(process.execPath, [join(SERVER_DIST as string, 'course-file.js'), ...words], {
+    env: { ...process.env, DATABASE_URL: urlOf(name), ITINERARY_FILES: files },
+  });
+  let out = '';
+  let err = '';
+  child.stdout.on('data', (data: Buffer) => (out += data.toString()));
+  child.stderr.on('data', (data: Buffer) => (err += data.toString()));
+  return new Promise((resolve) => child.once('close', (code) => resolve({ code, out, err })));
+}
+
+async function exported(code: string): Promise<CourseFile> {
+  const { out, err } = await tool('export', code);
+  const parsed = parseCourseFile(JSON.parse(out));
+  if (!parsed.ok) throw new Error(err);
+  return parsed.value;
+}
+
+function file(content: unknown): string {
+  const path = join(folder, `${Math.random().toString(36).slice(2)}.json`);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+}
+
+describe('export', () => {
+  test('writes a course with every text it names', async () => {
+    const { course, texts } = await exported(LIVE.toLowerCase());
+    expect(course).toMatchObject({ code: LIVE, title: 'Estuary Field Methods', dates: { weeks: 15 } });
+    expect(Object.keys(texts).length).toBeGreaterThan(30);
+  });
+
+  test('says which codes there are', async () => {
+    const { code, err } = await tool('export', 'NONE-1');
+    expect(code).toBe(1);
+    expect(err).toContain(`No course has the code NONE-1. There are: BBH-120-SPR27, ${ARCHIVED}, ${LIVE}`);
+  });
+});
+
+describe('import', () => {
+  test('reads back what export wrote, under another code and id', async () => {
+    const original = await exported(LIVE);
+    const path = file({ ...original, course: { ...original.course, code: 'COPY-1' } });
+    const { out } = await tool('import', path);
+    expect(out).toBe('COPY-1 is in the database: Estuary Field Methods, 15 sections\n');
+    const copy = await exported('COPY-1');
+    expect(copy.course.id).not.toBe(original.course.id);
+    expect({ ...copy, course: { ...copy.course, id: '', code: '' } }).toEqual({
+      ...original,
+      course: { ...original.course, id: '', code: '' },
+    });
+  });
+
+  test('reads a text as earlier releases wrote it', async () => {
+    const original = await exported(LIVE);
+    const old = '<p>High<br />water</p>';
+    const hash = createHash('sha256').update(old).digest('hex');
+    const course = { ...original.course, code: 'OLD-1', description: hash };
+    expect(
+      (await tool('import', file({ ...original, course, texts: { ...original.texts, [hash]: old } }))).code,
+    ).toBe(0);
+    const again = await exported('OLD-1');
+    expect(again.texts[again.course.description ?? '']).toBe('<p>High<br>water</p>');
+  });
+
+  test('says which uploaded files are not here, and keeps their items', async () => {
+    const original = await exported(LIVE);
+    const path = file({ ...original, course: { ...original.course, code: 'FILES-1' } });
+    const { code, out } = await tool('import', path, join(folder, 'no files here'));
+    expect(code).toBe(0);
+    expect(out).toContain(
+      'put them in again: tern-point-gauge.csv, core-log-form.txt, Mudflat in the morning.webp, a picture, ',
+    );
+    const copy = JSON.stringify((await exported('FILES-1')).course);
+    expect(copy).toContain('A day at the gauge');
+    expect(copy).not.toContain('tern-point-gauge.csv');
+    expect(copy).toContain('"banner":null');
+    // Where they are, the copy has them.
+    const again = file({ ...original, course: { ...original.course, code: 'FILES-2' } });
+    expect((await tool('import', again)).out).not.toContain('put them in again');
+    expect(JSON.stringify((await exported('FILES-2')).course)).toContain('tern-point-gauge.csv');
+  });
+
+  test('refuses what is not as expected, naming it, and keeps nothing of it', async () => {
+    const original = await exported(LIVE);
+    const cases: readonly (readonly [unknown, RegExp])[] = [
+      [
+        original,
+        new RegExp(`at course.code stands "${LIVE}", which "Estuary Field Methods" has; ${LIVE}-2 is free`),
+      ],
+      [
+        { ...original, course: { ...original.course, code: 'X-1', term: 'NEVER' } },
+        /at course.term stands "NEVER"/,
+      ],
+      [
+        {
+          ...original,
+          course: { ...original.course, code: 'X-1', dates: { ...original.course.dates, weeks: 0 } },
+        },
+        /at course.dates.weeks stands 0/,
+      ],
+      [
+        { ...original, course: { ...original.course, code: 'X-1' }, texts: {} },
+        /stands nothing; expected: the HTML of a text/,
+      ],
+      [
+        {
+          ...original,
+          course: { ...original.course, code: 'X-1' },
+          texts: { ...original.texts, ['a'.repeat(64)]: 'b' },
+        },
+        /a text whose SHA-256 is/,
+      ],
+      ['{', /JSON/],
+    ];
+    for (const [content, sentence] of cases) {
+      const { code, err } = await tool('import', file(content));
+      expect(code).toBe(1);
+      expect(err).toMatch(sentence);
+    }
+    expect((await tool('export', 'X-1')).code).toBe(1);
+  }, 30_000);
+
+  test('wants a command and a file', async () => {
+    expect((await tool()).err).toContain('Usage:');
+    expect((await tool('import')).err).toContain('Usage:');
+    expect((await tool('burn', LIVE)).err).toContain('Usage:');
+  });
+});
