@@ -1,7 +1,7 @@
 /** The outline by keyboard and by hand. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
 
 const titles = (page: Page): Promise<string[]> =>
   page

@@ -1,6 +1,6 @@
 /** Those who are not in a course: its public page, a taste of it, and a visit with the passphrase. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, goLive, INES, KENJI, ownCourse, send, setting } from './support/people.ts';
+import { allSaved, comeInAs, goLive, INES, KENJI, ownCourse, send, setting } from '../support/people.ts';
 
 test('somebody who has not signed in finds the public page, a sample, and with the passphrase the course', async ({
   page,

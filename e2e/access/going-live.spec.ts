@@ -1,7 +1,7 @@
 /** What comes to learners while they look: a draft that goes live by itself, and words that were held. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, comeInAs, goLive, INES, NOOR, ownCourse } from './support/people.ts';
-import { secondServer } from './support/second-server.ts';
+import { addLearner, allSaved, comeInAs, goLive, INES, NOOR, ownCourse } from '../support/people.ts';
+import { secondServer } from '../support/second-server.ts';
 
 test('a draft goes live at a moment, on a learner’s open desk, without a reload', async ({
   page,

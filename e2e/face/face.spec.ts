@@ -1,7 +1,7 @@
 /** What learners see first: menu, arrival, announcements and look, from a crowded beginning to a learner's phone. */
 import { expect, test } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
-import { clean } from './support/axe.ts';
+import { clean } from '../support/axe.ts';
 import {
   addLearner,
   allSaved,
@@ -14,7 +14,7 @@ import {
   setting,
   speak,
   tabTo,
-} from './support/people.ts';
+} from '../support/people.ts';
 
 const entry = (leads: unknown, at: number) => ({
   leads,

@@ -1,7 +1,7 @@
 /** From nothing to a learner's screen, as somebody who has never seen Itinerary; pictures are taken on the way. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, LIVE, liveCourse, NOOR, signOut, speak } from './support/people.ts';
-import { picture } from './support/pictures.ts';
+import { allSaved, comeInAs, INES, LIVE, liveCourse, NOOR, signOut, speak } from '../support/people.ts';
+import { picture } from '../support/pictures.ts';
 
 test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
   test.setTimeout(300_000);

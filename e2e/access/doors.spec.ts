@@ -1,6 +1,6 @@
 /** Who gets in where; languages; phones; pages that do not exist. */
 import { expect, test } from '@playwright/test';
-import { ADAEZE, comeInAs, INES, KENJI, NOOR, ownCourse, signOut } from './support/people.ts';
+import { ADAEZE, comeInAs, INES, KENJI, NOOR, ownCourse, signOut } from '../support/people.ts';
 
 test('a draft is nothing to a learner, by any address', async ({ page, browser }) => {
   await comeInAs(page, INES);

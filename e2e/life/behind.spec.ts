@@ -1,6 +1,6 @@
 /** What lies behind a dialog cannot be reached until the last one is closed. */
 import { expect, test } from '@playwright/test';
-import { comeInAs, INES, LIVE, liveCourse } from './support/people.ts';
+import { comeInAs, INES, LIVE, liveCourse } from '../support/people.ts';
 
 test('behind a dialog, and a list of commands over it, nothing is reached', async ({ page }) => {
   await comeInAs(page, INES);

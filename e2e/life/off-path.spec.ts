@@ -1,7 +1,7 @@
 /** Off the usual way: input that cannot be right, at its field and with nothing lost; narrow screens; no line. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
 
 /** What the server holds, whatever the screen says. */
 async function kept(page: Page, id: string): Promise<{ dates: Record<string, unknown> }> {

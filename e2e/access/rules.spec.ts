@@ -12,8 +12,8 @@ import {
   PAVEL,
   send,
   setting,
-} from './support/people.ts';
-import { secondServer } from './support/second-server.ts';
+} from '../support/people.ts';
+import { secondServer } from '../support/second-server.ts';
 
 async function another(browser: Browser, url?: string): Promise<Page> {
   const context = await browser.newContext({

@@ -1,7 +1,7 @@
 /** Rich text as it is written and as it is read: tables, pictures, formulas, links that stay right. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse, send } from './support/people.ts';
+import { allSaved, comeInAs, INES, NOOR, ownCourse, send } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',

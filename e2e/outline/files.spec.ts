@@ -1,6 +1,6 @@
 /** Files: chosen, several at once, stopped, refused; and what a learner gets of them. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',

@@ -1,7 +1,7 @@
 /** axe-core finds nothing on what learners see first, and where it is set up: in every language, light and dark. */
 import { expect, test } from '@playwright/test';
-import { clean } from './support/axe.ts';
-import { comeInAs, INES, LIVE, liveCourse, NOOR, speak, STAFF } from './support/people.ts';
+import { clean } from '../support/axe.ts';
+import { comeInAs, INES, LIVE, liveCourse, NOOR, speak, STAFF } from '../support/people.ts';
 
 const LANGUAGES = ['en', 'es', 'fr', 'ar'] as const;
 const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'members', 'guide'] as const;

@@ -13,7 +13,7 @@ import {
   setting,
   signOut,
   STAFF,
-} from './support/people.ts';
+} from '../support/people.ts';
 
 const pane = (page: Page) => page.getByRole('complementary', { name: 'What a learner sees' });
 const wide = (page: Page) => page.getByRole('heading', { name: 'Wide column' }).locator('..');

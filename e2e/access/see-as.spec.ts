@@ -1,6 +1,6 @@
 /** Looking at a course as somebody else, at any moment of it: what they get, what they do not, and why. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, comeInAs, goLive, INES, ownCourse, send, setting } from './support/people.ts';
+import { addLearner, allSaved, comeInAs, goLive, INES, ownCourse, send, setting } from '../support/people.ts';
 
 const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 

@@ -1,6 +1,6 @@
 /** A menu as long as there can be: the page below it can be read, and one entry more is refused and said. */
 import { expect, test } from '@playwright/test';
-import { comeInAs, INES, ownCourse, send, setting } from './support/people.ts';
+import { comeInAs, INES, ownCourse, send, setting } from '../support/people.ts';
 
 test('a very long menu scrolls by itself, and a full one takes no more', async ({ page }) => {
   await comeInAs(page, INES);

@@ -1,7 +1,7 @@
 /** A course through its states, and off the usual way: practice, no dates yet, very large, at full size. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse } from './support/people.ts';
+import { allSaved, comeInAs, INES, NOOR, ownCourse } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });

@@ -1,7 +1,7 @@
 /** What follows for learners: section by section, what is not open yet, other clocks, the guide; and holidays. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeInAs, INES, NOOR, ownCourse, send, signOut } from './support/people.ts';
+import { comeInAs, INES, NOOR, ownCourse, send, signOut } from '../support/people.ts';
 
 const STAFF = /Institution staff/;
 

@@ -1,7 +1,7 @@
 /** axe-core finds nothing, in light and in dark. */
 import { expect, test } from '@playwright/test';
-import { clean } from './support/axe.ts';
-import { comeInAs, INES, NOOR } from './support/people.ts';
+import { clean } from '../support/axe.ts';
+import { comeInAs, INES, NOOR } from '../support/people.ts';
 
 // A trace of every step of axe over a thousand cells costs more than the check itself.
 test.use({ trace: 'off' });

@@ -1,7 +1,7 @@
 /** A course's dates as somebody new sets them: from nothing, moved, turned into another format, never losing a word. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });

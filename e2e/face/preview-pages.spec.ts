@@ -1,6 +1,6 @@
 /** Every page of the course that a learner gets stands in the preview as they get it: the guide and the members too. */
 import { expect, test } from '@playwright/test';
-import { addLearner, comeInAs, INES, ownCourse, send, setting } from './support/people.ts';
+import { addLearner, comeInAs, INES, ownCourse, send, setting } from '../support/people.ts';
 
 test('the guide and the members, in the preview as in the course', async ({ page }) => {
   await comeInAs(page, INES);

@@ -1,7 +1,7 @@
 /** The way to another page: slow, broken off, and gone on. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeInAs, INES, LIVE, liveCourse, NOOR, ownCourse, send, setting } from './support/people.ts';
+import { comeInAs, INES, LIVE, liveCourse, NOOR, ownCourse, send, setting } from '../support/people.ts';
 
 const PART = '**/assets/NewCoursePage-*.js';
 

@@ -1,7 +1,7 @@
 /** An outline of a thousand items, by keyboard only; and what an edit draws again, counted. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, send } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, send } from '../support/people.ts';
 
 const SECTIONS = 20;
 const ITEMS = 50;

@@ -1,8 +1,8 @@
 /** Two instructors in one course, lost connections, undo: nothing is ever overwritten or lost unseen. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, send, setting, TUNDE } from './support/people.ts';
-import { secondServer } from './support/second-server.ts';
+import { allSaved, comeInAs, INES, ownCourse, send, setting, TUNDE } from '../support/people.ts';
+import { secondServer } from '../support/second-server.ts';
 
 const NOW = '2027-02-16T09:42:00.000Z';
 

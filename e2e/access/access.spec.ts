@@ -1,6 +1,6 @@
 /** What learners get outside a course's dates: chosen, computed, and found by a learner. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, PAVEL, send } from './support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, PAVEL, send } from '../support/people.ts';
 
 test('closed before its first day: a learner sees what it is about and when it opens, and nothing in it', async ({
   page,

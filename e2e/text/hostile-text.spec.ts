@@ -1,6 +1,6 @@
 /** Two thousand hostile texts, cleaned as the server cleans what is written, and put into a page that guards nothing. */
 import { expect, test } from '@playwright/test';
-import { sanitiseText } from '../packages/server/src/text/rich-text.ts';
+import { sanitiseText } from '../../packages/server/src/text/rich-text.ts';
 
 const COUNT = 2000;
 const SEED = 20270216;
