@@ -129,7 +129,7 @@ export default tseslint.config(
   },
   {
     // What a learner's page loads: answers arrive resolved, so it needs the shapes and nothing else.
-    files: ['packages/web/src/{learner,app,api}/**/*.{ts,vue}'],
+    files: ['packages/web/src/{learner,app,api,words,theme}/**/*.{ts,vue}'],
     ignores: ['packages/web/src/app/zod-without-eval.ts'],
     rules: {
       'no-restricted-imports': 'off',

@@ -6,11 +6,15 @@ import { defineConfig } from 'vite';
  * imports: left alone, the bundler makes sixty small ones of them, and on a phone each has its way there and back.
  */
 const CHUNKS = [
-  { name: 'first', priority: 2, test: /\/src\/app\/(App\.vue|router\.ts|i18n\.ts|vuetify\.ts)$/ },
+  {
+    name: 'first',
+    priority: 2,
+    test: /\/src\/(app\/(App\.vue|router\.ts)|words\/i18n\.ts|theme\/vuetify\.ts)$/,
+  },
   {
     name: 'course',
     priority: 1,
-    test: /\/src\/(learner\/(CourseFace|VisitForm|LoadState|shell\/CourseFrame)|ui\/AppBar)\.vue$/,
+    test: /\/src\/(learner\/(course\/(CourseFace|VisitForm)|shell\/CourseFrame)|ui\/frame\/(AppBar|LoadState))\.vue$/,
   },
 ];
 

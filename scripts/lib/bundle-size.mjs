@@ -5,7 +5,11 @@ import { gzipSync } from 'node:zlib';
 import { WEB_DIST } from './paths.mjs';
 
 const ENTRY = 'index.html';
-const PAGES = ['src/learner/shell/CourseShell.vue', 'src/learner/CoursePage.vue', 'src/learner/ItemPage.vue'];
+const PAGES = [
+  'src/learner/shell/CourseShell.vue',
+  'src/learner/course/CoursePage.vue',
+  'src/learner/item/ItemPage.vue',
+];
 const MESSAGES = ['src/locales/en/common.ts', 'src/locales/en/learner.ts'];
 const MOST_KILOBYTES = 200;
 /** Words that only these packages have in them. */

@@ -12,7 +12,7 @@ import { answerOf, askerOf } from './register.ts';
 import type { Ground } from './register.ts';
 
 /** The pages of the application that show a course's home, as the build names them. */
-const PARTS = ['src/learner/shell/CourseShell.vue', 'src/learner/CoursePage.vue'];
+const PARTS = ['src/learner/shell/CourseShell.vue', 'src/learner/course/CoursePage.vue'];
 
 interface Chunk {
   readonly file: string;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
-import AppBar from '../ui/AppBar.vue';
-import NothingHere from '../ui/NothingHere.vue';
+import AppBar from '../ui/frame/AppBar.vue';
+import NothingHere from '../ui/frame/NothingHere.vue';
 
 const { t } = useI18n();
 </script>

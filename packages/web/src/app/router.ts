@@ -1,11 +1,11 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import type { RouteRecordRaw } from 'vue-router';
 import { UnreachableError } from '../api/client.ts';
-import { removeFirstFace } from '../learner/first-face.ts';
+import { removeFirstFace } from '../learner/course/first-face.ts';
 import { useSession } from '../stores/session.ts';
 import type { Area } from '@itinerary/core';
-import type { Area as MessageArea } from './i18n.ts';
-import { i18n, loadMessages } from './i18n.ts';
+import type { Area as MessageArea } from '../words/i18n.ts';
+import { i18n, loadMessages } from '../words/i18n.ts';
 import { watchTheWay } from './under-way.ts';
 
 declare module 'vue-router' {
@@ -24,7 +24,7 @@ async function withCore<T>(page: () => Promise<T>): Promise<T> {
   return page();
 }
 
-const coursePage = (): Promise<unknown> => import('../learner/CoursePage.vue');
+const coursePage = (): Promise<unknown> => import('../learner/course/CoursePage.vue');
 
 /** Pages that collect what is in the course, by the last part of their address. */
 const COLLECTIONS: Readonly<Record<string, Area>> = {
@@ -70,25 +70,33 @@ const routes: RouteRecordRaw[] = [
     children: [
       { path: '', name: 'course', component: coursePage },
       { path: 'home', name: 'course-home', component: coursePage },
-      { path: 'sections/:section', name: 'section', component: () => import('../learner/SectionPage.vue') },
-      { path: 'items/:item', name: 'item', component: () => import('../learner/ItemPage.vue') },
-      { path: 'guide', name: 'guide', component: () => import('../learner/GuidePage.vue') },
+      {
+        path: 'sections/:section',
+        name: 'section',
+        component: () => import('../learner/outline/SectionPage.vue'),
+      },
+      { path: 'items/:item', name: 'item', component: () => import('../learner/item/ItemPage.vue') },
+      { path: 'guide', name: 'guide', component: () => import('../learner/guide/GuidePage.vue') },
       {
         path: 'members',
         name: 'course-members',
-        component: () => import('../learner/MembersPage.vue'),
+        component: () => import('../learner/members/MembersPage.vue'),
         meta: { open: false },
       },
       {
         path: 'announcements',
         name: 'course-announcements',
-        component: () => import('../learner/AnnouncementsPage.vue'),
+        component: () => import('../learner/messages/AnnouncementsPage.vue'),
       },
-      { path: 'contact', name: 'course-contact', component: () => import('../learner/ContactPage.vue') },
+      {
+        path: 'contact',
+        name: 'course-contact',
+        component: () => import('../learner/messages/ContactPage.vue'),
+      },
       ...(Object.entries(COLLECTIONS) as [string, Area][]).map(([at, area]) => ({
         path: at,
         name: `course-${at}`,
-        component: () => import('../learner/OutlinePage.vue'),
+        component: () => import('../learner/outline/OutlinePage.vue'),
         props: { area },
       })),
     ],

@@ -3,10 +3,10 @@
 import type { DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
-import { formatDay } from '../app/dates.ts';
-import CourseThumb from '../ui/CourseThumb.vue';
-import FindingSign from '../ui/FindingSign.vue';
-import StateMark from '../ui/StateMark.vue';
+import { formatDay } from '../words/dates.ts';
+import CourseThumb from '../ui/course/CourseThumb.vue';
+import FindingSign from '../ui/frame/FindingSign.vue';
+import StateMark from '../ui/course/StateMark.vue';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
 const { t, locale } = useI18n();

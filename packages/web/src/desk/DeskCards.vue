@@ -2,9 +2,9 @@
 /** The courses one reads, led by their pictures. */
 import type { DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatDays } from '../app/dates.ts';
-import CourseThumb from '../ui/CourseThumb.vue';
-import StateMark from '../ui/StateMark.vue';
+import { formatDay, formatDays } from '../words/dates.ts';
+import CourseThumb from '../ui/course/CourseThumb.vue';
+import StateMark from '../ui/course/StateMark.vue';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
 const { t, locale } = useI18n();

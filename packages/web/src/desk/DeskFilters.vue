@@ -2,7 +2,7 @@
 import type { DeskCourse, InstitutionAnswer } from '@itinerary/contract';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import FindField from '../ui/FindField.vue';
+import FindField from '../ui/fields/FindField.vue';
 import type { DeskFilter } from './filter.ts';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; terms: InstitutionAnswer['terms'] }>();

@@ -5,9 +5,9 @@ import type { HolidaysAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../api/client.ts';
-import { formatDays } from '../app/dates.ts';
+import { formatDays } from '../words/dates.ts';
 import { useSession } from '../stores/session.ts';
-import IconButton from '../ui/IconButton.vue';
+import IconButton from '../ui/frame/IconButton.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
 

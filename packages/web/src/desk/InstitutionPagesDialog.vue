@@ -6,13 +6,13 @@ import type { Area, InstitutionPage, Language } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../api/client.ts';
-import { LOCALES } from '../app/i18n.ts';
-import { ownWords } from '../app/own-words.ts';
-import { AREA_PATHS } from '../learner/shell/menu-words.ts';
+import { LOCALES } from '../words/i18n.ts';
+import { ownWords } from '../words/own-words.ts';
+import { AREA_PATHS } from '../words/menu-words.ts';
 import { newId } from '../stores/new-id.ts';
 import { useSession } from '../stores/session.ts';
-import IconButton from '../ui/IconButton.vue';
-import SelectField from '../ui/SelectField.vue';
+import IconButton from '../ui/frame/IconButton.vue';
+import SelectField from '../ui/fields/SelectField.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A dialog over what the institution keeps: what it is for, what went wrong, and the list of it. */
-import DialogBox from '../ui/DialogBox.vue';
+import DialogBox from '../ui/frame/DialogBox.vue';
 
 defineProps<{ title: string; text: string; width: number; failure: string | null; said: string }>();
 const isOpen = defineModel<boolean>({ required: true });

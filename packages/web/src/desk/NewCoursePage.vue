@@ -7,12 +7,12 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../api/client.ts';
-import { useProblemSentence } from '../app/problems.ts';
-import { formatDay, weekdayName } from '../app/dates.ts';
+import { useProblemSentence } from '../words/problems.ts';
+import { formatDay, weekdayName } from '../words/dates.ts';
 import { useSession } from '../stores/session.ts';
-import AppBar from '../ui/AppBar.vue';
-import CodeField from '../ui/CodeField.vue';
-import PurposeTiles from '../ui/PurposeTiles.vue';
+import AppBar from '../ui/frame/AppBar.vue';
+import CodeField from '../ui/fields/CodeField.vue';
+import PurposeTiles from '../ui/fields/PurposeTiles.vue';
 
 const { t, locale } = useI18n();
 const sentence = useProblemSentence();

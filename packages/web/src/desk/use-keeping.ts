@@ -3,7 +3,7 @@ import { ref } from 'vue';
 import type { Ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ProblemError } from '../api/client.ts';
-import { useProblemSentence } from '../app/problems.ts';
+import { useProblemSentence } from '../words/problems.ts';
 
 export interface Keeping {
   readonly failure: Ref<string | null>;

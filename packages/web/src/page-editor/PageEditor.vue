@@ -7,7 +7,7 @@ import { EditorContent, useEditor } from '@tiptap/vue-3';
 import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../api/client.ts';
-import { useProblemSentence } from '../app/problems.ts';
+import { useProblemSentence } from '../words/problems.ts';
 
 const props = defineProps<{ courseId: string; itemId: string }>();
 const emit = defineEmits<{ done: [] }>();

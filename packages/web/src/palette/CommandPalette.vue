@@ -6,11 +6,11 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VDialog } from 'vuetify/components/VDialog';
 import { ask } from '../api/client.ts';
-import { changeLocale, LOCALES } from '../app/i18n.ts';
+import { changeLocale, LOCALES } from '../words/i18n.ts';
 import { useCommands } from '../stores/commands.ts';
 import type { Command } from '../stores/commands.ts';
 import { useSession } from '../stores/session.ts';
-import { useBehind } from '../ui/behind.ts';
+import { useBehind } from '../ui/frame/behind.ts';
 import { bestMatches } from './matches.ts';
 
 const open = defineModel<boolean>({ required: true });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The keys there are. Opened with a question mark. */
 import { useI18n } from 'vue-i18n';
-import DialogBox from '../ui/DialogBox.vue';
+import DialogBox from '../ui/frame/DialogBox.vue';
 
 const open = defineModel<boolean>({ required: true });
 const { t } = useI18n();

@@ -2,7 +2,7 @@
 import { findNode } from '@itinerary/core';
 import type { SectionPlan } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { sectionTitle } from '../learner/titles.ts';
+import { sectionTitle } from '../learner/words/titles.ts';
 import { usePlan } from '../stores/plan.ts';
 
 type Translate = Parameters<typeof sectionTitle>[1];

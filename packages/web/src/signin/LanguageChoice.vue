@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
-import { changeLocale, LOCALES } from '../app/i18n.ts';
+import { changeLocale, LOCALES } from '../words/i18n.ts';
 
 const { t, locale } = useI18n();
 </script>

@@ -5,8 +5,8 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../api/client.ts';
-import { useProblemSentence } from '../app/problems.ts';
-import AppMark from '../ui/AppMark.vue';
+import { useProblemSentence } from '../words/problems.ts';
+import AppMark from '../ui/frame/AppMark.vue';
 import LanguageChoice from './LanguageChoice.vue';
 import { useSession } from '../stores/session.ts';
 

@@ -5,8 +5,8 @@ import type { Viewer } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, path } from '../api/client.ts';
-import { exampleDeeds } from '../setup/seeing/example-deeds.ts';
-import type { Progress } from '../setup/seeing/example-deeds.ts';
+import { exampleDeeds } from './example-deeds.ts';
+import type { Progress } from './example-deeds.ts';
 import { usePlan } from './plan.ts';
 
 export type SeenRole = 'learner' | 'assistant' | 'visitor' | 'passer_by';

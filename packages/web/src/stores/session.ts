@@ -3,7 +3,7 @@ import type { MeAnswer } from '@itinerary/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
-import { dayIn } from '../app/dates.ts';
+import { dayIn } from '../words/dates.ts';
 
 export const useSession = defineStore('session', () => {
   const me = shallowRef<MeAnswer | null>(null);

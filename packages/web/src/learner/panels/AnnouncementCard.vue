@@ -3,9 +3,9 @@
 import { IconPaperclip, IconPin } from '@tabler/icons-vue';
 import type { AnnouncementView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { formatBytes } from '../../app/bytes.ts';
-import { formatDay } from '../../app/dates.ts';
-import RichText from '../RichText.vue';
+import { formatBytes } from '../../words/bytes.ts';
+import { formatDay } from '../../words/dates.ts';
+import RichText from '../text/RichText.vue';
 
 defineProps<{
   announcement: AnnouncementView;

@@ -3,7 +3,7 @@
 import { IconClock, IconLink, IconMail, IconPhone } from '@tabler/icons-vue';
 import type { ContactView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { useMissing } from '../../ui/missing.ts';
+import { useMissing } from '../../ui/course/missing.ts';
 import { useRoleWord } from '../shell/frame.ts';
 
 const props = defineProps<{

@@ -2,7 +2,7 @@
 /** The week that is on, day by day. */
 import type { AheadView, WeekView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { formatDay, weekdayName } from '../../app/dates.ts';
+import { formatDay, weekdayName } from '../../words/dates.ts';
 
 defineProps<{ week: WeekView; today: string }>();
 const { t, locale } = useI18n();

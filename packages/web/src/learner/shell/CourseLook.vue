@@ -3,7 +3,7 @@
 import type { LookView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useTheme } from 'vuetify';
-import { DARK, LIGHT } from '../../app/tokens.ts';
+import { DARK, LIGHT } from '../../theme/tokens.ts';
 
 const props = withDefaults(
   defineProps<{

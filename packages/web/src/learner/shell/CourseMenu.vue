@@ -4,9 +4,9 @@ import { IconArrowUpRight, IconChevronUp, IconEyeOff, IconX } from '@tabler/icon
 import type { MenuItemView, MenuView } from '@itinerary/core';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ownWords } from '../../app/own-words.ts';
+import { ownWords } from '../../words/own-words.ts';
 import AreaSign from './AreaSign.vue';
-import { useMenuWords, wayTo } from './menu-words.ts';
+import { useMenuWords, wayTo } from '../../words/menu-words.ts';
 
 const props = defineProps<{
   courseId: string;

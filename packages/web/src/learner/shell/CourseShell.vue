@@ -7,11 +7,11 @@ import { computed, onBeforeUnmount, provide, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { path } from '../../api/client.ts';
-import { holdLocale } from '../../app/i18n.ts';
+import { holdLocale } from '../../words/i18n.ts';
 import { useLive } from '../../stores/live.ts';
-import AppBar from '../../ui/AppBar.vue';
-import LoadState from '../LoadState.vue';
-import { useAnswer } from '../use-answer.ts';
+import AppBar from '../../ui/frame/AppBar.vue';
+import LoadState from '../../ui/frame/LoadState.vue';
+import { useAnswer } from '../../api/use-answer.ts';
 import CourseFrame from './CourseFrame.vue';
 import { CONTACTS, COURSE_FRAME, ROLE_NAMES } from './frame.ts';
 

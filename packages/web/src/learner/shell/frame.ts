@@ -5,8 +5,8 @@ import type { InjectionKey, Ref } from 'vue';
 import { computed, inject } from 'vue';
 import type { ComputedRef } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { roleWord } from '../../app/own-words.ts';
-import type { RoleNames } from '../../app/own-words.ts';
+import { roleWord } from '../../words/own-words.ts';
+import type { RoleNames } from '../../words/own-words.ts';
 
 export const COURSE_FRAME: InjectionKey<Ref<FrameAnswer | null>> = Symbol('course frame');
 

@@ -7,8 +7,8 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import IconButton from '../../ui/IconButton.vue';
-import MoveButtons from '../MoveButtons.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import MoveButtons from '../fields/MoveButtons.vue';
 import OutcomeField from './OutcomeField.vue';
 
 defineProps<{ readonly: boolean }>();

@@ -7,14 +7,14 @@ import type { Exception, FieldValue, PlannedMoment, Viewer } from '@itinerary/co
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
-import { useProblemSentence } from '../../app/problems.ts';
-import { momentWords } from '../../learner/moment-words.ts';
+import { useProblemSentence } from '../../words/problems.ts';
+import { momentWords } from '../../learner/words/moment-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DialogBox from '../../ui/DialogBox.vue';
-import IconButton from '../../ui/IconButton.vue';
-import MomentForm from '../outline/MomentForm.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useWhyWords } from './why-words.ts';
 
 defineProps<{ readonly: boolean }>();

@@ -6,10 +6,10 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextarea } from 'vuetify/components/VTextarea';
 import { ask, path } from '../../api/client.ts';
-import { useProblemSentence } from '../../app/problems.ts';
+import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
-import { useDraft } from '../use-draft.ts';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import { useDraft } from '../fields/use-draft.ts';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();

@@ -7,10 +7,10 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
-import IconButton from '../../ui/IconButton.vue';
-import { useActs } from '../acts.ts';
-import DraftField from '../DraftField.vue';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import { useActs } from '../frame/acts.ts';
+import DraftField from '../fields/DraftField.vue';
 import { useNodeTitle } from '../node-title.ts';
 
 defineProps<{ readonly: boolean }>();

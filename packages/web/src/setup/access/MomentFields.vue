@@ -5,7 +5,7 @@ import type { LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import DayField from '../../ui/DayField.vue';
+import DayField from '../../ui/fields/DayField.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();
 const emit = defineEmits<{ set: [moment: LocalMoment | null] }>();

@@ -4,8 +4,8 @@ import { allLivingItems, analyseRules, isContent, livingSections, startOfDay } f
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import DayField from '../../ui/DayField.vue';
-import CheckField from '../CheckField.vue';
+import DayField from '../../ui/fields/DayField.vue';
+import CheckField from '../fields/CheckField.vue';
 import { useWhyWords } from './why-words.ts';
 
 defineProps<{ readonly: boolean }>();

@@ -5,11 +5,11 @@ import { isHolder, livingSections, onceLive, subtree, whyNot } from '@itinerary/
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
-import { formatDay } from '../../app/dates.ts';
+import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
-import { useActs } from '../acts.ts';
+import { useActs } from '../frame/acts.ts';
 import { useWhyWords } from './why-words.ts';
 
 defineProps<{ readonly: boolean }>();

@@ -2,7 +2,7 @@
 import { numberOf } from '@itinerary/core';
 import type { Edit, Layer } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { dayIn, formatDay, formatTime } from '../../app/dates.ts';
+import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useNodeTitle } from '../node-title.ts';

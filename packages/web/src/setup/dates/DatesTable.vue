@@ -4,7 +4,7 @@ import { clockChanges, namedPauses } from '@itinerary/core';
 import type { Edit, HeldMeeting, Section, SectionPlan } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatDays } from '../../app/dates.ts';
+import { formatDay, formatDays } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MeetingCell from './MeetingCell.vue';

@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/DayField.vue';
+import DayField from '../../ui/fields/DayField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();

@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
 import { VTextField } from 'vuetify/components/VTextField';
-import { weekdayName } from '../../app/dates.ts';
+import { weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 
 defineProps<{ readonly: boolean }>();

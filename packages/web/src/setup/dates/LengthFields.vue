@@ -5,10 +5,10 @@ import type { Dates, Edit } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import { formatDay } from '../../app/dates.ts';
+import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/DayField.vue';
+import DayField from '../../ui/fields/DayField.vue';
 
 defineProps<{ readonly: boolean; settles: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[], dropped?: () => void] }>();

@@ -6,12 +6,12 @@ import type { Edit, FieldValue, HeldMeeting, MeetingChange } from '@itinerary/co
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import { formatDay } from '../../app/dates.ts';
+import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/DayField.vue';
-import DialogBox from '../../ui/DialogBox.vue';
-import IconButton from '../../ui/IconButton.vue';
+import DayField from '../../ui/fields/DayField.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 const props = defineProps<{ meeting: HeldMeeting; readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();

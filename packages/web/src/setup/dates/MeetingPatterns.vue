@@ -5,10 +5,10 @@ import { MAX_PATTERNS, patternSchema } from '@itinerary/core';
 import type { Edit, FieldValue, Pattern } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { weekdayName } from '../../app/dates.ts';
+import { weekdayName } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();

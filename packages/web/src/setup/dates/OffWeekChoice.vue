@@ -4,10 +4,10 @@ import { nearestWeekday, planSections, weekdayOf } from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatDays, weekdayName } from '../../app/dates.ts';
+import { formatDay, formatDays, weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();

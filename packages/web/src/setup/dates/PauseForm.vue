@@ -5,8 +5,8 @@ import type { Pause } from '@itinerary/core';
 import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
-import DayField from '../../ui/DayField.vue';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import DayField from '../../ui/fields/DayField.vue';
 
 const props = defineProps<{ pause: Pause; covers: (pause: Pause) => boolean }>();
 const emit = defineEmits<{ save: [pause: Pause]; cancel: [] }>();

@@ -5,12 +5,12 @@ import { addDays, datedPauses, MAX_PAUSES, pauseSchema, planSections } from '@it
 import type { Edit, FieldValue, Pause, PausePolicy } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDays } from '../../app/dates.ts';
+import { formatDays } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import PauseForm from './PauseForm.vue';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();

@@ -5,7 +5,7 @@ import { unitSpanSchema } from '@itinerary/core';
 import type { Edit, FieldValue, Section } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import DayField from '../../ui/DayField.vue';
+import DayField from '../../ui/fields/DayField.vue';
 import { usePlan } from '../../stores/plan.ts';
 
 const props = defineProps<{ section: Section; title: string; readonly: boolean }>();

@@ -5,11 +5,11 @@ import { findNode, numberOf, planCourse } from '@itinerary/core';
 import type { Shift, When } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatDays } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
+import { formatDay, formatDays } from '../../words/dates.ts';
+import { sectionTitle } from '../../learner/words/titles.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DialogBox from '../../ui/DialogBox.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
 import type { Proposals } from './what-if.ts';
 
 const props = defineProps<{ proposals: Proposals }>();

@@ -7,13 +7,13 @@ import type { UploadAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
-import { formatBytes } from '../../app/bytes.ts';
+import { formatBytes } from '../../words/bytes.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import { asRef, placeOf, titleOf } from './arrivals.ts';
 import PictureWords from './PictureWords.vue';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 const props = defineProps<{ item: FileItem | Video; readonly: boolean }>();
 const { t, locale } = useI18n();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What is said of a picture: what it shows, or that it is decoration; whose it is, and how it may be used. */
 import { useI18n } from 'vue-i18n';
-import CheckField from '../CheckField.vue';
-import DraftField from '../DraftField.vue';
+import CheckField from '../fields/CheckField.vue';
+import DraftField from '../fields/DraftField.vue';
 
 type Words = 'alt' | 'author' | 'licence';
 defineProps<{

@@ -3,10 +3,10 @@
 import { IconX } from '@tabler/icons-vue';
 import { useI18n } from 'vue-i18n';
 import { ProblemError } from '../../api/client.ts';
-import { useProblemSentence } from '../../app/problems.ts';
+import { useProblemSentence } from '../../words/problems.ts';
 import { LargerThan, useUploads } from '../../stores/uploads.ts';
 import type { UploadEntry } from '../../stores/uploads.ts';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 const { t } = useI18n();
 const uploads = useUploads();

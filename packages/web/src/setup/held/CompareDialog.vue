@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
-import DialogBox from '../../ui/DialogBox.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
 import { shortened, wordChanges, wordsOf } from './word-changes.ts';
 import type { Piece } from './word-changes.ts';
 

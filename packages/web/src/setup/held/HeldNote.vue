@@ -4,7 +4,7 @@ import { IconHandStop } from '@tabler/icons-vue';
 import type { CourseNode } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../../learner/moment-words.ts';
+import { momentWords } from '../../learner/words/moment-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MomentFields from '../access/MomentFields.vue';

@@ -8,7 +8,7 @@ import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { useI18n } from 'vue-i18n';
 import { useTheme } from 'vuetify';
-import { formatMinutes } from '../../app/dates.ts';
+import { formatMinutes } from '../../words/dates.ts';
 
 interface Load {
   readonly number: string;

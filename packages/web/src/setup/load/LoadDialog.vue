@@ -3,9 +3,9 @@
 import { sectionLoads, totalMinutes } from '@itinerary/core';
 import { computed, defineAsyncComponent } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatMinutes } from '../../app/dates.ts';
+import { formatMinutes } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
-import DialogBox from '../../ui/DialogBox.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../node-title.ts';
 
 /** The chart's library is large: it comes when it is looked at. */

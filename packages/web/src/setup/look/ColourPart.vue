@@ -4,7 +4,7 @@ import { contrastOf, PRESETS, themeOf } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatNumber } from '../../app/intl.ts';
+import { formatNumber } from '../../words/intl.ts';
 import { usePlan } from '../../stores/plan.ts';
 
 const props = defineProps<{ readonly: boolean }>();

@@ -6,12 +6,12 @@ import type { Role } from '@itinerary/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
-import { useProblemSentence } from '../../app/problems.ts';
+import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { roleWord } from '../../app/own-words.ts';
-import DialogBox from '../../ui/DialogBox.vue';
-import FindField from '../../ui/FindField.vue';
-import IconButton from '../../ui/IconButton.vue';
+import { roleWord } from '../../words/own-words.ts';
+import DialogBox from '../../ui/frame/DialogBox.vue';
+import FindField from '../../ui/fields/FindField.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });

@@ -5,9 +5,9 @@ import { addressSchema, allLivingItems, AREAS, livingSections } from '@itinerary
 import type { Area, Leads, MenuEntry } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ownWords } from '../../app/own-words.ts';
+import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
-import SelectField from '../../ui/SelectField.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import { useMenu } from './use-menu.ts';
 
 const emit = defineEmits<{ added: [id: string] }>();

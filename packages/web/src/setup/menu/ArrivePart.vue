@@ -6,8 +6,8 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
-import SelectField from '../../ui/SelectField.vue';
-import { useActs } from '../acts.ts';
+import SelectField from '../../ui/fields/SelectField.vue';
+import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import StartPageDialog from './StartPageDialog.vue';
 

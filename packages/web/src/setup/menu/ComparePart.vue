@@ -6,11 +6,11 @@ import type { MenuDifference } from '@itinerary/core';
 import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
-import { ownWords } from '../../app/own-words.ts';
+import { ownWords } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import SelectField from '../../ui/SelectField.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import { useEntryWords } from './entry-words.ts';
 
 defineProps<{ readonly: boolean }>();

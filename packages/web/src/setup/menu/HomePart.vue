@@ -16,9 +16,9 @@ import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
-import SelectField from '../../ui/SelectField.vue';
-import { useActs } from '../acts.ts';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
+import { useActs } from '../frame/acts.ts';
 import PanelRow from './PanelRow.vue';
 
 defineProps<{ readonly: boolean }>();

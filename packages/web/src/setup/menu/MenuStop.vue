@@ -2,12 +2,12 @@
 /** What learners find their way by, and where they arrive. */
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ownWords } from '../../app/own-words.ts';
+import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/ChoiceTiles.vue';
-import PartLinks from '../PartLinks.vue';
-import StopHead from '../StopHead.vue';
-import { useFieldFocus } from '../use-field-focus.ts';
+import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import PartLinks from '../frame/PartLinks.vue';
+import StopHead from '../frame/StopHead.vue';
+import { useFieldFocus } from '../fields/use-field-focus.ts';
 import AreaPart from './AreaPart.vue';
 import ArrivePart from './ArrivePart.vue';
 import ComparePart from './ComparePart.vue';

@@ -5,10 +5,10 @@ import { isOnlyOnce, MAX_NEXT_DAYS, MOST_ANNOUNCEMENTS_SHOWN } from '@itinerary/
 import type { CoursePicture, Panel, PanelAnswer } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import IconButton from '../../ui/IconButton.vue';
-import MoveButtons from '../MoveButtons.vue';
-import NumberField from '../NumberField.vue';
-import { useRowDrag } from '../outline/row-drag.ts';
+import IconButton from '../../ui/frame/IconButton.vue';
+import MoveButtons from '../fields/MoveButtons.vue';
+import NumberField from '../fields/NumberField.vue';
+import { useRowDrag } from '../outline/table/row-drag.ts';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import EntryText from '../text/EntryText.vue';
 

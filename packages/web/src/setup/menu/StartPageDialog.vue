@@ -7,8 +7,8 @@ import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
-import DialogBox from '../../ui/DialogBox.vue';
-import CheckField from '../CheckField.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
+import CheckField from '../fields/CheckField.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t } = useI18n();

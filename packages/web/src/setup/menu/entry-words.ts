@@ -2,7 +2,7 @@
 import { findNode, hostOf } from '@itinerary/core';
 import type { MenuEntry } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { ownWords } from '../../app/own-words.ts';
+import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 
 export function useEntryWords(): (entry: MenuEntry) => string {

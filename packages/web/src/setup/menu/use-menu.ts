@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
-import { useActs } from '../acts.ts';
+import { useActs } from '../frame/acts.ts';
 
 export interface MenuHandle {
   /** In their order, without the removed ones. */

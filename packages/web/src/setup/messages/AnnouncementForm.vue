@@ -7,11 +7,11 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
-import IconButton from '../../ui/IconButton.vue';
-import CheckField from '../CheckField.vue';
-import DraftField from '../DraftField.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import CheckField from '../fields/CheckField.vue';
+import DraftField from '../fields/DraftField.vue';
 import { asRef } from '../files/arrivals.ts';
-import MomentForm from '../outline/MomentForm.vue';
+import MomentForm from '../outline/dialogs/MomentForm.vue';
 import EntryText from '../text/EntryText.vue';
 
 const props = defineProps<{ id: string; announcement: Announcement; readonly: boolean }>();

@@ -6,11 +6,11 @@ import type { Announcement, DatedAnnouncement, FieldValue } from '@itinerary/cor
 import { computed, nextTick, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
-import { dayIn, formatDay } from '../../app/dates.ts';
+import { dayIn, formatDay } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 import AnnouncementForm from './AnnouncementForm.vue';
 
 defineProps<{ readonly: boolean }>();

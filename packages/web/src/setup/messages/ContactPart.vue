@@ -5,13 +5,13 @@ import { contactSchema, reordered } from '@itinerary/core';
 import type { Contact, CoursePicture, Edit, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { roleWord } from '../../app/own-words.ts';
+import { roleWord } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import IconButton from '../../ui/IconButton.vue';
-import CheckField from '../CheckField.vue';
-import DraftField from '../DraftField.vue';
-import MoveButtons from '../MoveButtons.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import CheckField from '../fields/CheckField.vue';
+import DraftField from '../fields/DraftField.vue';
+import MoveButtons from '../fields/MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
 
 defineProps<{ readonly: boolean }>();

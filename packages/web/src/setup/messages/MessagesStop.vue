@@ -3,9 +3,9 @@
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import PartLinks from '../PartLinks.vue';
-import StopHead from '../StopHead.vue';
-import { useFieldFocus } from '../use-field-focus.ts';
+import PartLinks from '../frame/PartLinks.vue';
+import StopHead from '../frame/StopHead.vue';
+import { useFieldFocus } from '../fields/use-field-focus.ts';
 import AnnouncementPart from './AnnouncementPart.vue';
 import ContactPart from './ContactPart.vue';
 

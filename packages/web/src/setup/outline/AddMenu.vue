@@ -4,7 +4,7 @@ import { IconPlus } from '@tabler/icons-vue';
 import { ITEM_KINDS } from '@itinerary/core';
 import type { ItemKind } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import ItemSign from '../../learner/ItemSign.vue';
+import ItemSign from '../../learner/outline/ItemSign.vue';
 
 const emit = defineEmits<{ section: []; item: [kind: ItemKind] }>();
 const { t } = useI18n();

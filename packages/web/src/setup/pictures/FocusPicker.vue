@@ -3,7 +3,7 @@
 import type { CoursePicture } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatNumber } from '../../app/intl.ts';
+import { formatNumber } from '../../words/intl.ts';
 import { path } from '../../api/client.ts';
 
 const props = defineProps<{ courseId: string; picture: CoursePicture; readonly: boolean }>();

@@ -4,8 +4,8 @@ import type { LibraryAnswer, OwnPicturesAnswer, TakenPicture, TakePicture } from
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
-import { useProblemSentence } from '../../app/problems.ts';
-import DialogBox from '../../ui/DialogBox.vue';
+import { useProblemSentence } from '../../words/problems.ts';
+import DialogBox from '../../ui/frame/DialogBox.vue';
 
 const props = defineProps<{ courseId: string }>();
 const emit = defineEmits<{ take: [picture: TakenPicture] }>();

@@ -6,8 +6,8 @@ import type { Viewer } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
-import MembersFace from '../../learner/MembersFace.vue';
-import { useAnswer } from '../../learner/use-answer.ts';
+import MembersFace from '../../learner/members/MembersFace.vue';
+import { useAnswer } from '../../api/use-answer.ts';
 import { usePlan } from '../../stores/plan.ts';
 
 const props = defineProps<{

@@ -3,7 +3,7 @@ import { addDays, daysBetween, startOfDay } from '@itinerary/core';
 import type { CoursePlan } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import type { ComputedRef } from 'vue';
-import { dayIn } from '../../app/dates.ts';
+import { dayIn } from '../../words/dates.ts';
 import { useSession } from '../../stores/session.ts';
 
 export interface Marker {

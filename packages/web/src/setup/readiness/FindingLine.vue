@@ -4,11 +4,11 @@ import type { Finding } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
-import { formatDay, weekdayName } from '../../app/dates.ts';
+import { formatDay, weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import FindingSign from '../../ui/FindingSign.vue';
-import { useActs } from '../acts.ts';
+import FindingSign from '../../ui/frame/FindingSign.vue';
+import { useActs } from '../frame/acts.ts';
 import { useEntryWords } from '../menu/entry-words.ts';
 import { useNodeTitle } from '../node-title.ts';
 

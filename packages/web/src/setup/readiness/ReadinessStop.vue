@@ -3,8 +3,8 @@ import { isBlocker } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import { useActs } from '../acts.ts';
-import StopHead from '../StopHead.vue';
+import { useActs } from '../frame/acts.ts';
+import StopHead from '../frame/StopHead.vue';
 import FindingLine from './FindingLine.vue';
 
 const { t } = useI18n();

@@ -4,7 +4,7 @@ import { isGroup } from '@itinerary/core';
 import type { Condition } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import MomentForm from '../outline/MomentForm.vue';
+import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 import type { ConditionKind } from './condition-choices.ts';
 import GroupForm from './GroupForm.vue';

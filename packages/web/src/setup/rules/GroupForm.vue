@@ -5,7 +5,7 @@ import { MAX_CONDITIONS, MAX_RULE_DEPTH } from '@itinerary/core';
 import type { Condition, ConditionGroup } from '@itinerary/core';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
-import IconButton from '../../ui/IconButton.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
 import ConditionForm from './ConditionForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 

@@ -13,15 +13,15 @@ import {
 import type { ConditionGroup, Edit, FieldValue, OpeningRule, PlannedMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../../learner/moment-words.ts';
-import { openingSentence } from '../../learner/opening-words.ts';
+import { momentWords } from '../../learner/words/moment-words.ts';
+import { openingSentence } from '../../learner/words/opening-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
-import DialogBox from '../../ui/DialogBox.vue';
+import DialogBox from '../../ui/frame/DialogBox.vue';
 import { useWhyWords } from '../access/why-words.ts';
-import CheckField from '../CheckField.vue';
-import MomentForm from '../outline/MomentForm.vue';
+import CheckField from '../fields/CheckField.vue';
+import MomentForm from '../outline/dialogs/MomentForm.vue';
 import GroupForm from './GroupForm.vue';
 
 const props = defineProps<{

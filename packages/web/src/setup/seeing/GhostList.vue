@@ -7,7 +7,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
-import { useActs } from '../acts.ts';
+import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { ghostsOf } from './ghosts.ts';

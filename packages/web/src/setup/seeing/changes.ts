@@ -1,7 +1,7 @@
 /** The moments at which something changes for whoever is looked as, and the days that the timeline spans. */
 import { accessTimeline, addDays, isReadable, onceLive } from '@itinerary/core';
 import type { AccessMoment, Course, CoursePlan, Viewer } from '@itinerary/core';
-import { dayIn } from '../../app/dates.ts';
+import { dayIn } from '../../words/dates.ts';
 import { daysOf } from '../preview/marker.ts';
 
 export interface Change {

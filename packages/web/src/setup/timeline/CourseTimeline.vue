@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The course from first to last day, with a marker to go through it: by what changes, to a day, or along the line. */
 import { useI18n } from 'vue-i18n';
-import { useActs } from '../acts.ts';
+import { useActs } from '../frame/acts.ts';
 import TimelineHead from './TimelineHead.vue';
 import TimelineTrack from './TimelineTrack.vue';
 

@@ -3,11 +3,11 @@
 import { IconChevronDown, IconChevronUp, IconPlayerTrackNext, IconPlayerTrackPrev } from '@tabler/icons-vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatTime } from '../../app/dates.ts';
+import { formatDay, formatTime } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import IconButton from '../../ui/IconButton.vue';
-import { useActs } from '../acts.ts';
+import IconButton from '../../ui/frame/IconButton.vue';
+import { useActs } from '../frame/acts.ts';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();

@@ -1,8 +1,8 @@
 /** What stands on the timeline: slots, pauses, work due, announcements. Pure: from the plan to what is drawn. */
 import { datedAnnouncements, shownItems } from '@itinerary/core';
 import type { CoursePlan } from '@itinerary/core';
-import { dayIn } from '../../app/dates.ts';
-import { sectionTitle } from '../../learner/titles.ts';
+import { dayIn } from '../../words/dates.ts';
+import { sectionTitle } from '../../learner/words/titles.ts';
 
 export interface Block {
   readonly key: string;

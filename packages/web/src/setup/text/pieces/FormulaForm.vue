@@ -2,7 +2,7 @@
 /** A formula, typed as TeX and set below as it is typed. */
 import { computed, onMounted, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import CheckField from '../../CheckField.vue';
+import CheckField from '../../fields/CheckField.vue';
 import { formula } from '../formulas.ts';
 
 const props = defineProps<{

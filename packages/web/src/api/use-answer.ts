@@ -1,0 +1,72 @@
+/** Loads an answer again whenever its address changes, and says how that went. */
+import { onScopeDispose, ref, shallowRef, watch } from 'vue';
+import type { Ref, ShallowRef } from 'vue';
+import { ask, ProblemError } from './client.ts';
+
+export type Loading = 'loading' | 'there' | 'nothing' | 'failed';
+
+export function useAnswer<T>(address: () => string): {
+  readonly answer: ShallowRef<T | null>;
+  readonly state: Ref<Loading>;
+  readonly reload: () => Promise<void>;
+  /** The same without a word, while what was there before stays: for what has changed meanwhile. */
+  readonly refresh: () => Promise<void>;
+} {
+  const answer = shallowRef<T | null>(null);
+  const state = ref<Loading>('loading');
+  let latest = 0;
+  let underWay: Promise<void> | null = null;
+  let afterIt: Promise<void> | null = null;
+
+  async function load(quietly: boolean): Promise<void> {
+    latest += 1;
+    const mine = latest;
+    const hasWords = quietly && (state.value === 'there' || state.value === 'nothing');
+    if (!hasWords) state.value = 'loading';
+    try {
+      const got = await ask<T>(address());
+      if (mine !== latest) return;
+      answer.value = got;
+      state.value = 'there';
+    } catch (error) {
+      if (mine !== latest) return;
+      const code = error instanceof ProblemError ? error.problem.code : null;
+      if (code === 'not_signed_in') {
+        // The session has ended meanwhile: sign in, and come back here.
+        location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
+        return;
+      }
+      if (code === 'not_found' || code === 'not_allowed') state.value = 'nothing';
+      else if (!hasWords) state.value = 'failed';
+    } finally {
+      if (mine === latest) underWay = null;
+    }
+  }
+
+  function start(quietly: boolean): Promise<void> {
+    afterIt = null;
+    underWay = load(quietly);
+    return underWay;
+  }
+
+  /**
+   * Changes may be told faster than answers come. Whatever is told while one is under way is met by one more after
+   * it: the server is not asked once for each, and what is under way still arrives.
+   */
+  function refresh(): Promise<void> {
+    if (underWay === null) return start(true);
+    const before = latest;
+    afterIt ??= underWay.then(() => {
+      if (latest === before) return start(true);
+      // Another address is asked for meanwhile, or the page has been left.
+      return underWay ?? undefined;
+    });
+    return afterIt;
+  }
+
+  const reload = (): Promise<void> => start(false);
+  watch(address, reload, { immediate: true });
+  // What comes for a page that is left leads nobody anywhere.
+  onScopeDispose(() => (latest += 1));
+  return { answer, state, reload, refresh };
+}

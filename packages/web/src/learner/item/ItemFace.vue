@@ -1,0 +1,223 @@
+<script setup lang="ts">
+/** One item as a learner reads it, whatever kind it is. Also shown in setup. */
+import {
+  IconCheck,
+  IconClock,
+  IconExternalLink,
+  IconFlag3Filled,
+  IconMapPin,
+  IconPlayerPlay,
+} from '@tabler/icons-vue';
+import type { ItemView, MomentView, SectionView } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { formatDays, formatMinutes } from '../../words/dates.ts';
+import ItemFile from './ItemFile.vue';
+import ItemSign from '../outline/ItemSign.vue';
+import { momentWords, ownMoment } from '../words/moment-words.ts';
+import RichText from '../text/RichText.vue';
+import { sectionTitle } from '../words/titles.ts';
+
+const props = defineProps<{
+  /** Null around one item. */
+  section: Pick<SectionView, 'number' | 'title' | 'days' | 'meeting'> | null;
+  item: ItemView;
+  html: string | null;
+  today: string;
+  /** The course's, for moments that the reader's own clocks show otherwise. */
+  zone: string;
+  level: 1 | 2;
+  /** Where its file is; null: it has none. */
+  fileHref: string | null;
+}>();
+const emit = defineEmits<{ tick: [done: boolean] }>();
+const { t, locale } = useI18n();
+
+const isTask = computed(() => ['assignment', 'quiz', 'discussion'].includes(props.item.kind));
+const own = (moment: MomentView): string | null => ownMoment(moment, locale.value, props.today);
+const words = (moment: MomentView): string => momentWords(moment, locale.value, props.today);
+/** "4 min" of a film of 3:40. */
+const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(props.item.seconds / 60)));
+</script>
+
+<template>
+  <article class="reading">
+    <p v-if="section" class="where figures">
+      <span v-if="section.number" class="section-number">{{ section.number }}</span>
+      <span class="words">{{ sectionTitle(section, t, locale) }}</span>
+      <template v-if="section.days">
+        · {{ formatDays(section.days.first, section.days.last, locale, today) }}</template
+      >
+    </p>
+    <component :is="`h${level}`" class="title">
+      <span v-if="item.number" class="figures number">{{ item.number }}</span> {{ item.title }}
+    </component>
+    <p class="soft figures kind">
+      <ItemSign :kind="item.kind" :size="16" />
+      <span class="words">{{ t(`learner.kinds.${item.kind}`) }}</span>
+      <template v-if="item.minutes"> · {{ formatMinutes(item.minutes, locale) }}</template>
+      <template v-if="plays !== null">
+        · {{ t('learner.length', { length: formatMinutes(plays, locale) }) }}</template
+      >
+    </p>
+    <div
+      v-for="moment in [item.due, item.held].filter((one) => one !== null)"
+      :key="moment.instant"
+      class="moment"
+    >
+      <p>
+        <IconFlag3Filled v-if="moment === item.due" :size="16" aria-hidden="true" />
+        <IconClock v-else :size="16" aria-hidden="true" />
+        <strong class="figures">{{
+          t(moment === item.due ? 'learner.due' : 'learner.held', { when: words(moment) })
+        }}</strong>
+        <span v-if="own(moment)" class="soft">{{ t('learner.byZone', { zone }) }}</span>
+      </p>
+      <p v-if="own(moment)" class="figures">{{ t('learner.inYourZone', { when: own(moment) }) }}</p>
+    </div>
+    <p v-if="item.place" class="place"><IconMapPin :size="16" aria-hidden="true" /> {{ item.place }}</p>
+    <ItemFile v-if="item.file && fileHref" :file="item.file" :href="fileHref" />
+    <p v-if="item.kind === 'link' || item.kind === 'video'" class="link">
+      <a
+        v-if="item.address"
+        class="button main"
+        :href="item.address"
+        target="_blank"
+        rel="noopener noreferrer"
+      >
+        <component
+          :is="item.kind === 'video' ? IconPlayerPlay : IconExternalLink"
+          :size="18"
+          aria-hidden="true"
+        />
+        {{ t(item.kind === 'video' ? 'learner.watch' : 'learner.followLink') }}
+      </a>
+      <span v-else-if="item.file === null" class="soft">{{
+        t(item.kind === 'video' ? 'learner.noVideo' : 'learner.noAddress')
+      }}</span>
+    </p>
+    <p v-else-if="item.kind === 'file' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
+    <RichText v-if="html" class="text" :html="html" />
+    <p v-else-if="item.kind === 'page'" class="soft">{{ t('learner.noText') }}</p>
+    <p v-if="item.until" class="soft until">
+      <IconClock :size="15" aria-hidden="true" />
+      {{ t('learner.waits.until', { when: words(item.until) }) }}
+    </p>
+    <div v-if="item.done" class="done">
+      <button
+        v-if="item.done.by === 'ticked' && item.state === 'open'"
+        type="button"
+        class="button"
+        :aria-pressed="item.done.isDone"
+        @click="emit('tick', !item.done.isDone)"
+      >
+        <IconCheck v-if="item.done.isDone" :size="17" aria-hidden="true" />
+        {{ t(item.done.isDone ? 'learner.done.untick' : 'learner.done.tick') }}
+      </button>
+      <p v-if="item.done.isDone" class="is-done">
+        <IconCheck :size="17" aria-hidden="true" /> {{ t('learner.done.is') }}
+      </p>
+      <p v-else-if="item.done.by !== 'ticked'" class="soft">{{ t(`learner.done.${item.done.by}`) }}</p>
+    </div>
+    <p v-if="isTask" class="soft task">{{ t('learner.taskSoon') }}</p>
+  </article>
+</template>
+
+<style scoped>
+.done {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  margin-top: 24px;
+}
+
+.is-done {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  color: var(--open);
+  font-weight: 600;
+}
+
+.until {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  margin-top: 12px;
+}
+
+.reading {
+  max-width: 720px;
+}
+
+.where {
+  color: var(--ink-soft);
+  font-size: 13.5px;
+}
+
+.section-number {
+  margin-inline-end: 6px;
+}
+
+.where .words {
+  font-family: var(--font-text);
+}
+
+.title {
+  margin: 4px 0 2px;
+  font-size: clamp(22px, 4.2vw, 30px);
+  overflow-wrap: anywhere;
+}
+
+.title .number {
+  margin-inline-end: 6px;
+  color: var(--ink-soft);
+  font-size: 0.72em;
+  font-weight: 500;
+}
+
+.kind {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+
+.kind .words {
+  font-family: var(--font-text);
+}
+
+.moment {
+  margin-top: 14px;
+  padding: 8px 14px;
+  border-inline-start: 4px solid var(--ink);
+  background: var(--mist);
+}
+
+.moment p,
+.place {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+
+.place {
+  margin-top: 8px;
+}
+
+.task {
+  margin-top: 20px;
+}
+
+.text {
+  margin-top: 20px;
+  font-size: 16px;
+  line-height: 1.6;
+}
+
+.link {
+  margin-top: 20px;
+}
+</style>

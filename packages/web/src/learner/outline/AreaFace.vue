@@ -1,0 +1,109 @@
+<script setup lang="ts">
+/** What an area collects from the course, as one reader gets it. */
+import type { Area, CourseView, ItemView, SectionView } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import CourseFacts from '../course/CourseFacts.vue';
+import ItemLine from './ItemLine.vue';
+import PublicFacts from '../course/PublicFacts.vue';
+import SectionList from './SectionList.vue';
+import { sectionTitle } from '../words/titles.ts';
+
+const props = defineProps<{
+  area: Area;
+  course: CourseView;
+  descriptionHtml: string | null;
+  staff: readonly string[];
+  today: string;
+  hrefFor?: (item: ItemView) => string;
+  sectionHrefFor?: (section: SectionView) => string;
+  level: 1 | 2;
+}>();
+const emit = defineEmits<{ open: [item: Pick<ItemView, 'id'>]; section: [section: SectionView] }>();
+const { t, locale } = useI18n();
+
+/** Core decides whether an area is there; this is only what it lists. */
+const KINDS: Partial<Record<Area, (item: ItemView) => boolean>> = {
+  assignments: ({ kind }) => kind === 'assignment',
+  quizzes: ({ kind }) => kind === 'quiz',
+  discussions: ({ kind }) => kind === 'discussion',
+  meetings: ({ kind }) => kind === 'meeting',
+  files: ({ kind, file }) => kind === 'file' || (kind === 'video' && file !== null),
+};
+
+const flat = (items: readonly ItemView[]): readonly ItemView[] =>
+  items.flatMap((item) => [item, ...flat(item.items)]);
+
+/** Section by section, those with nothing of the kind left out. */
+const parts = computed(() => {
+  const wanted = KINDS[props.area];
+  if (wanted === undefined) return [];
+  const { sections, around } = props.course;
+  const alone = around !== null && wanted(around) ? [{ id: around.id, title: null, items: [around] }] : [];
+  const inSections = sections.map((section) => ({
+    id: section.id,
+    title: sectionTitle(section, t, locale.value),
+    items: flat(section.items).filter(wanted),
+  }));
+  return [...alone, ...inSections].filter(({ items }) => items.length > 0);
+});
+</script>
+
+<template>
+  <component :is="`h${level}`">{{ t(`learner.areas.${area}`) }}</component>
+  <SectionList
+    v-if="area === 'sections'"
+    class="sections"
+    :course="course"
+    :today="today"
+    :level="level === 1 ? 2 : 3"
+    :href-for="hrefFor"
+    :section-href-for="sectionHrefFor"
+    @open="emit('open', $event)"
+    @section="emit('section', $event)"
+  />
+  <div v-else-if="area === 'syllabus'" class="syllabus">
+    <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
+    <PublicFacts :course="course" :level="level + 1" />
+  </div>
+  <section v-for="part in parts" :key="part.id" class="part">
+    <component :is="`h${level + 1}`" v-if="part.title">{{ part.title }}</component>
+    <ul>
+      <ItemLine
+        v-for="item in part.items"
+        :key="item.id"
+        :item="item"
+        :today="today"
+        v-bind="hrefFor === undefined ? {} : { hrefFor }"
+        @open="emit('open', $event)"
+      />
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.sections {
+  margin-top: 18px;
+}
+
+.syllabus {
+  margin-top: 12px;
+}
+
+.part {
+  margin-top: 20px;
+}
+
+.part h2,
+.part h3 {
+  padding-top: 8px;
+  border-top: 3px solid var(--route);
+  font-size: 16px;
+}
+
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+</style>

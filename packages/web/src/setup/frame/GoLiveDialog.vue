@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { isBlocker } from '@itinerary/core';
+import { stateAt } from '@itinerary/core';
+import type { CourseState, Edit, LocalMoment } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
+import DialogBox from '../../ui/frame/DialogBox.vue';
+import MomentFields from '../access/MomentFields.vue';
+import FindingLine from '../readiness/FindingLine.vue';
+
+const open = defineModel<boolean>({ required: true });
+const { t } = useI18n();
+const router = useRouter();
+const plan = usePlan();
+const session = useSession();
+const isBusy = ref(false);
+
+const blockers = computed(() => plan.found.filter(isBlocker));
+const advice = computed(() => plan.found.length - blockers.value.length);
+const state = computed(() =>
+  plan.course === null ? 'draft' : stateAt(plan.course, Date.parse(session.now())),
+);
+const isDraft = computed(() => state.value === 'draft');
+
+async function become(next: CourseState): Promise<void> {
+  const { course } = plan;
+  if (course === null) return;
+  isBusy.value = true;
+  // A moment that has come has opened it: whoever closes it again takes the moment away.
+  const moment: Edit[] =
+    course.goesLive === null
+      ? []
+      : [{ kind: 'set', target: course.id, field: 'goesLive', value: null, was: course.goesLive }];
+  plan.change(
+    [...moment, { kind: 'set', target: course.id, field: 'state', value: next, was: course.state }],
+    { undoable: false },
+  );
+  await plan.flush();
+  isBusy.value = false;
+  if (plan.course?.state === next) open.value = false;
+}
+
+async function planLive(moment: LocalMoment | null): Promise<void> {
+  const { course } = plan;
+  if (course === null) return;
+  plan.set(course.id, 'goesLive', moment, course.goesLive, { undoable: false });
+  await plan.flush();
+  open.value = false;
+}
+
+function toReadiness(): void {
+  open.value = false;
+  void router.push(`/setup/${plan.course?.id ?? ''}/readiness`);
+}
+
+// A course that cannot be saved just now cannot go live just now either.
+watch(open, (now) => {
+  if (now) void plan.flush();
+});
+</script>
+
+<template>
+  <DialogBox v-model="open" :title="t(isDraft ? 'setup.goLive.title' : 'setup.goLive.stateTitle')">
+    <template v-if="isDraft && blockers.length > 0">
+      <p>{{ t('setup.goLive.blocked', blockers.length) }}</p>
+      <ul class="blockers">
+        <FindingLine v-for="finding in blockers" :key="finding.rule" :finding="finding" />
+      </ul>
+    </template>
+    <template v-else-if="isDraft">
+      <p>{{ t('setup.goLive.will', plan.learners) }}</p>
+      <p v-if="advice > 0" class="soft">{{ t('setup.goLive.advice', advice) }}</p>
+      <MomentFields
+        class="by-itself"
+        name="dialog-goes-live"
+        :moment="plan.course?.goesLive ?? null"
+        :label="t('setup.access.goesLiveOn')"
+        @set="planLive"
+      />
+    </template>
+    <template v-else>
+      <p v-if="state === 'live'">{{ t('setup.goLive.isLive', plan.learners) }}</p>
+      <p v-else>{{ t('setup.goLive.isArchived') }}</p>
+    </template>
+    <template #foot>
+      <button class="button bare" type="button" @click="open = false">{{ t('common.cancel') }}</button>
+      <button v-if="isDraft && plan.found.length > 0" class="button" type="button" @click="toReadiness">
+        {{ t('setup.goLive.toReadiness') }}
+      </button>
+      <button
+        v-if="isDraft && blockers.length === 0"
+        class="button go"
+        type="button"
+        :disabled="isBusy"
+        @click="become('live')"
+      >
+        {{ t('setup.bar.goLive') }}
+      </button>
+      <template v-if="!isDraft">
+        <button class="button" type="button" :disabled="isBusy" @click="become('draft')">
+          {{ t('setup.goLive.backToDraft') }}
+        </button>
+        <button
+          v-if="state === 'live'"
+          class="button"
+          type="button"
+          :disabled="isBusy"
+          @click="become('archived')"
+        >
+          {{ t('setup.goLive.archive') }}
+        </button>
+      </template>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+.blockers {
+  margin-top: 12px;
+  padding: 0;
+  list-style: none;
+}
+
+p + p,
+.by-itself {
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,150 @@
+<script setup lang="ts">
+/** What somebody must be told about their own changes: refused, replaced, no longer to be taken back. */
+import { IconX } from '@tabler/icons-vue';
+import type { FieldValue } from '@itinerary/core';
+import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
+import type { Told } from '../../stores/plan.ts';
+import IconButton from '../../ui/frame/IconButton.vue';
+import { useNodeTitle } from '../node-title.ts';
+import { fieldKey, valueWords } from './notice-words.ts';
+
+const { t, te } = useI18n();
+const plan = usePlan();
+
+const titleOf = useNodeTitle();
+const fieldName = (field: string): string => t(fieldKey(field));
+
+function placeName(target: string): string {
+  const { course } = plan;
+  if (course === null || target === course.id) return t('setup.notices.theCourse');
+  return titleOf(target) ?? t('learner.untitled');
+}
+
+const value = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
+
+function sentence(one: Told): string {
+  switch (one.kind) {
+    case 'refused': {
+      const { refusal } = one;
+      const key = `setup.refusals.${refusal.code}`;
+      return t(te(key) ? key : 'setup.refusals.other', { place: placeName(refusal.target) });
+    }
+    case 'replaced':
+      return t('setup.notices.replaced', {
+        who: one.by,
+        field: fieldName(one.field),
+        place: placeName(one.target),
+        yours: value(one.field, one.yours),
+        theirs: value(one.field, one.theirs),
+      });
+    case 'stale_undo':
+      return one.refusal.code === 'changed_since'
+        ? t('setup.notices.changedSince', {
+            field: fieldName(one.refusal.field),
+            now: value(one.refusal.field, one.refusal.now),
+            wanted: value(one.refusal.field, one.refusal.wanted),
+          })
+        : t('setup.notices.cannotUndo');
+    case 'problem':
+      return t(`common.problems.${one.code}`);
+    case 'removed':
+      return t('setup.notices.removed', { title: one.title });
+  }
+}
+
+/** Words that were not taken are given back to whoever wrote them. */
+function lostWords(one: Told): string | null {
+  if (one.kind !== 'refused') return null;
+  const words = one.change.edits.flatMap((edit) =>
+    edit.kind === 'set' && typeof edit.value === 'string' && edit.field === 'title' ? [edit.value] : [],
+  );
+  return words.length > 0 ? words.join(', ') : null;
+}
+
+function putBack(one: Told): void {
+  if (one.kind !== 'replaced') return;
+  plan.set(one.target, one.field, one.yours, one.theirs);
+  plan.dismiss(one.id);
+}
+
+function again(one: Told): void {
+  plan.dismiss(one.id);
+  plan.resume();
+}
+
+function undo(one: Told): void {
+  plan.undo();
+  plan.dismiss(one.id);
+}
+</script>
+
+<template>
+  <div role="status" aria-live="polite">
+    <ul class="notices">
+      <li v-for="one in plan.told" :key="one.id" :class="one.kind">
+        <div class="words">
+          <p>{{ sentence(one) }}</p>
+          <p v-if="lostWords(one)" class="soft">{{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”</p>
+        </div>
+        <button v-if="one.kind === 'replaced'" class="button small" type="button" @click="putBack(one)">
+          {{ t('setup.notices.putBack') }}
+        </button>
+        <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
+          {{ t('setup.bar.undo') }}
+        </button>
+        <button
+          v-if="one.kind === 'problem' && plan.saving === 'stopped'"
+          class="button small"
+          type="button"
+          @click="again(one)"
+        >
+          {{ t('common.away.again') }}
+        </button>
+        <IconButton :icon="IconX" :label="t('common.close')" @click="plan.dismiss(one.id)" />
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.notices {
+  position: fixed;
+  inset-inline-start: 228px;
+  bottom: 104px;
+  z-index: 40;
+  display: grid;
+  gap: 8px;
+  max-width: 560px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 8px 8px 14px;
+  border: 1px solid var(--field-rule);
+  border-inline-start: 4px solid var(--route);
+  border-radius: 6px;
+  background: var(--card);
+}
+
+li.refused,
+li.problem {
+  border-inline-start-color: var(--blocker);
+}
+
+.words {
+  flex: 1;
+}
+
+@media (max-width: 1080px) {
+  .notices {
+    inset-inline-start: 16px;
+    inset-inline-end: 16px;
+    bottom: 16px;
+  }
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+/** A worked unit, copied so many times: what the copies are called, and on which days they fall. */
+import { applyChange, copySection, livingSections, MAX_SECTIONS, planCourse } from '@itinerary/core';
+import type { Edit } from '@itinerary/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VSelect } from 'vuetify/components/VSelect';
+import { VTextField } from 'vuetify/components/VTextField';
+import { formatDays } from '../../../words/dates.ts';
+import { newId } from '../../../stores/new-id.ts';
+import { usePlan } from '../../../stores/plan.ts';
+import { useSession } from '../../../stores/session.ts';
+import DialogBox from '../../../ui/frame/DialogBox.vue';
+import { plannedTitle } from '../../node-title.ts';
+
+const props = defineProps<{ section: string | null }>();
+const isOpen = defineModel<boolean>({ required: true });
+const emit = defineEmits<{ copy: [edits: readonly Edit[], original: string] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+
+const course = computed(() => plan.course!);
+const chosen = ref<string | null>(null);
+const count = ref('1');
+const title = ref('');
+const most = computed(() => MAX_SECTIONS - livingSections(course.value).length);
+const isRight = computed(
+  () => /^\d+$/.test(count.value) && Number(count.value) >= 1 && Number(count.value) <= most.value,
+);
+
+watch(isOpen, (open) => {
+  if (!open) return;
+  chosen.value = props.section ?? livingSections(course.value)[0]?.id ?? null;
+  count.value = String(Math.max(1, plan.planned?.spare.length ?? 1));
+  title.value = '';
+});
+
+const sections = computed(() =>
+  (plan.planned?.sections ?? []).map((section) => ({
+    value: section.id,
+    title: `${section.number ?? '·'} ${plannedTitle(section, t, locale.value)}`,
+  })),
+);
+/** The original's number in the row of sections, so that {n} goes on from it. */
+const from = computed(() => livingSections(course.value).findIndex(({ id }) => id === chosen.value) + 2);
+const edits = computed(() =>
+  chosen.value === null || !isRight.value
+    ? []
+    : copySection(
+        course.value,
+        chosen.value,
+        Number(count.value),
+        { title: title.value.trim() === '' ? null : title.value, from: from.value },
+        newId,
+      ),
+);
+const preview = computed(() => {
+  const applied = applyChange(course.value, { id: 'copy', edits: [...edits.value] });
+  if (!applied.ok || edits.value.length === 0) return [];
+  const made = new Set(edits.value.flatMap((edit) => (edit.kind === 'insert' ? [edit.node.id] : [])));
+  return planCourse(applied.course)
+    .sections.filter(({ id }) => made.has(id))
+    .map((section) => {
+      const { id, span, number } = section;
+      const slot = span.kind === 'slot' ? span.slot : null;
+      return {
+        id,
+        number: number ?? '·',
+        title: plannedTitle(section, t, locale.value),
+        days:
+          slot !== null
+            ? formatDays(slot.first, slot.last, locale.value, session.today)
+            : span.kind === 'unplaced'
+              ? t('setup.dates.unplaced')
+              : '',
+        unplaced: span.kind === 'unplaced',
+      };
+    });
+});
+</script>
+
+<template>
+  <DialogBox v-model="isOpen" :title="t('setup.outline.copyTitle')" :width="640">
+    <div class="fields">
+      <VSelect v-model="chosen" class="wide" :items="sections" :label="t('setup.outline.copyOf')" />
+      <VTextField
+        v-model="count"
+        class="figures-field"
+        type="number"
+        name="copies"
+        min="1"
+        :max="most"
+        :label="t('setup.outline.copies')"
+        :error-messages="isRight ? [] : [t('setup.wholeBetween', { least: 1, most })]"
+      />
+      <VTextField
+        v-model="title"
+        name="copy-title"
+        maxlength="200"
+        :label="t('setup.outline.copyPattern')"
+        :hint="t('setup.outline.copyPatternHint')"
+        persistent-hint
+      />
+    </div>
+    <ol class="preview" :aria-label="t('setup.outline.copyPreview')" tabindex="0">
+      <li v-for="row in preview" :key="row.id" :class="{ unplaced: row.unplaced }">
+        <span class="figures">{{ row.number }}</span> <span>{{ row.title }}</span>
+        <span class="figures days">{{ row.days }}</span>
+      </li>
+    </ol>
+    <p class="soft">{{ t('setup.outline.copyText') }}</p>
+    <template #foot>
+      <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
+      <button
+        class="button main"
+        type="button"
+        :disabled="edits.length === 0"
+        @click="emit('copy', edits, chosen ?? '')"
+      >
+        {{ t('setup.outline.copyIt', { count: edits.length }, edits.length) }}
+      </button>
+    </template>
+  </DialogBox>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: 120px 1fr;
+  gap: 12px;
+}
+
+.wide {
+  grid-column: 1 / -1;
+}
+
+.preview {
+  max-height: 220px;
+  margin: 12px 0 8px;
+  padding: 0;
+  overflow: auto;
+  border-top: 3px solid var(--route);
+  list-style: none;
+}
+
+.preview li {
+  display: grid;
+  grid-template-columns: 34px 1fr auto;
+  gap: 8px;
+  padding: 4px 6px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.unplaced .days {
+  color: var(--blocker);
+  font-family: var(--font-text);
+  font-weight: 600;
+}
+</style>

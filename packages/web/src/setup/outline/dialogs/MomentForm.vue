@@ -1,0 +1,272 @@
+<script setup lang="ts">
+/** The parts of a planned moment, in the words of a sentence. */
+import { allLivingItems, livingSections } from '@itinerary/core';
+import type { Anchor, PlannedMoment, ShiftUnit } from '@itinerary/core';
+import { computed, useId } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { weekdayName } from '../../../words/dates.ts';
+import { usePlan } from '../../../stores/plan.ts';
+import { useNodeTitle } from '../../node-title.ts';
+import DayField from '../../../ui/fields/DayField.vue';
+
+const props = defineProps<{
+  id: string;
+  field: 'due' | 'held' | 'opens' | 'until';
+  /** It stands in no section: "this section" means nothing to it. */
+  ofCourse?: boolean;
+  /** It has to have one. */
+  required?: boolean;
+}>();
+const moment = defineModel<PlannedMoment | null>({ required: true });
+const { t, locale } = useI18n();
+const plan = usePlan();
+const titleOf = useNodeTitle();
+/** Two forms may stand on one page. */
+const group = useId();
+
+type Relative = Extract<PlannedMoment, { kind: 'relative' }>;
+type Way = 'none' | 'usual' | 'weekday' | 'relative' | 'fixed';
+
+const WAYS = computed<readonly Way[]>(() => [
+  ...(props.required ? [] : ['none' as const]),
+  ...(props.field === 'due' ? ['usual' as const] : []),
+  ...(props.ofCourse ? [] : ['weekday' as const]),
+  'relative',
+  'fixed',
+]);
+/** "Sunday of this section" is the shortest of the relative ones, and the most usual. */
+const isWeekday = (one: Relative): boolean =>
+  one.anchor.of === 'section' && one.anchor.section === null && one.shift === null && one.weekday !== null;
+const way = computed<Way>(() => {
+  const now = moment.value;
+  if (now === null) return 'none';
+  if (now.kind !== 'relative') return now.kind;
+  return isWeekday(now) ? 'weekday' : 'relative';
+});
+const isEnd = computed(() => props.field === 'due' || props.field === 'until');
+const edge = computed(() => (isEnd.value ? 'end' : 'start'));
+const time = computed(() =>
+  moment.value !== null && moment.value.kind !== 'usual' ? moment.value.time : null,
+);
+
+function choose(next: Way): void {
+  const section: Anchor = props.ofCourse
+    ? { of: 'course', at: edge.value }
+    : { of: 'section', at: edge.value, section: null };
+  const base: Relative = { kind: 'relative', anchor: section, shift: null, weekday: null, time: time.value };
+  const days = plan.planned?.sections.find(
+    ({ section: one }) => one.id === props.id || allLivingItems(one).some(({ id }) => id === props.id),
+  )?.span;
+  const day = days?.kind === 'slot' ? days.slot[isEnd.value ? 'last' : 'first'] : plan.planned?.firstDay;
+  const made: Readonly<Record<Way, PlannedMoment | null>> = {
+    none: null,
+    usual: { kind: 'usual' },
+    weekday: { ...base, weekday: isEnd.value ? 7 : (plan.course?.dates.weekStart ?? 1) },
+    relative: { ...base, shift: { by: isEnd.value ? -1 : 1, unit: 'days' } },
+    fixed: { kind: 'fixed', day: day ?? '2027-01-11', time: time.value },
+  };
+  moment.value = made[next];
+}
+
+const change = (part: Partial<Relative>): void => {
+  if (moment.value?.kind === 'relative') moment.value = { ...moment.value, ...part };
+};
+const relative = computed(() => (moment.value?.kind === 'relative' ? moment.value : null));
+const by = computed(() => Math.abs(relative.value?.shift?.by ?? 0));
+const side = computed(() => ((relative.value?.shift?.by ?? 0) < 0 ? 'before' : 'after'));
+const unit = computed(() => relative.value?.shift?.unit ?? 'days');
+const UNITS: readonly ShiftUnit[] = ['minutes', 'hours', 'days', 'weeks', 'months', 'years'];
+
+function shift(part: { by?: number; side?: 'before' | 'after'; unit?: ShiftUnit }): void {
+  const size = part.by ?? by.value;
+  const sign = (part.side ?? side.value) === 'before' ? -1 : 1;
+  if (!Number.isInteger(size) || size < 0 || size > 10_000) return;
+  change({ shift: size === 0 ? null : { by: sign * size, unit: part.unit ?? unit.value } });
+}
+
+/** Anchors as one list: "the start of this section", …, "when Core log is due". */
+const anchors = computed(() => {
+  const course = plan.course!;
+  const base: { value: string; title: string; anchor: Anchor }[] = (
+    [
+      { of: 'section', at: 'start', section: null },
+      { of: 'section', at: 'end', section: null },
+      { of: 'course', at: 'start' },
+      { of: 'course', at: 'end' },
+      { of: 'joining' },
+    ] as const
+  )
+    .filter((anchor) => !props.ofCourse || anchor.of !== 'section')
+    .map((anchor) => ({
+      value: JSON.stringify(anchor),
+      title: t(`setup.moment.anchors.${anchor.of}${'at' in anchor ? `_${anchor.at}` : ''}`),
+      anchor,
+    }));
+  const starts = (props.ofCourse ? livingSections(course) : []).map(({ id }) => {
+    const anchor: Anchor = { of: 'section', at: 'start', section: id };
+    const title = t('setup.moment.anchors.sectionStart', { title: titleOf(id) ?? '' });
+    return { value: JSON.stringify(anchor), title, anchor };
+  });
+  const dues = livingSections(course)
+    .flatMap((section) => allLivingItems(section))
+    .filter((item) => 'due' in item && item.due !== null && item.id !== props.id)
+    .map(({ id, title }) => {
+      const anchor: Anchor = { of: 'due', item: id };
+      return { value: JSON.stringify(anchor), title: t('setup.moment.anchors.due', { title }), anchor };
+    });
+  const now = relative.value?.anchor;
+  const all = [...base, ...starts, ...dues];
+  const isListed = now === undefined || all.some(({ value }) => value === JSON.stringify(now));
+  return isListed
+    ? all
+    : [...all, { value: JSON.stringify(now), title: t('setup.moment.anchors.other'), anchor: now }];
+});
+
+const value = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value;
+function setTime(next: string): void {
+  if (moment.value !== null && moment.value.kind !== 'usual') {
+    moment.value = { ...moment.value, time: next === '' ? null : next };
+  }
+}
+const weekdays = computed(() =>
+  [1, 2, 3, 4, 5, 6, 7].map((at) => ({ at, name: weekdayName(at, locale.value) })),
+);
+</script>
+
+<template>
+  <fieldset class="ways">
+    <legend class="visually-hidden">{{ t('setup.moment.way') }}</legend>
+    <label v-for="one in WAYS" :key="one" :class="{ chosen: way === one }">
+      <input type="radio" :name="group" :value="one" :checked="way === one" @change="choose(one)" />
+      {{
+        t(one === 'none' ? `setup.moment.none.${ofCourse ? 'ofCourse' : field}` : `setup.moment.ways.${one}`)
+      }}
+    </label>
+  </fieldset>
+  <div v-if="relative && way === 'weekday'" class="parts">
+    <label>
+      {{ t('setup.moment.weekday') }}
+      <select class="input" :value="relative.weekday" @change="change({ weekday: Number(value($event)) })">
+        <option v-for="{ at, name } in weekdays" :key="at" :value="at">{{ name }}</option>
+      </select>
+    </label>
+  </div>
+  <div v-else-if="relative" class="parts">
+    <label>
+      {{ t('setup.moment.howMany') }}
+      <input
+        class="input figures short"
+        type="number"
+        min="0"
+        max="10000"
+        :value="by"
+        @input="shift({ by: Number(value($event)) })"
+      />
+    </label>
+    <label>
+      {{ t('setup.moment.unit') }}
+      <select class="input" :value="unit" @change="shift({ unit: value($event) as ShiftUnit })">
+        <option v-for="one in UNITS" :key="one" :value="one">{{ t(`setup.moment.units.${one}`, by) }}</option>
+      </select>
+    </label>
+    <label>
+      {{ t('setup.moment.side') }}
+      <select class="input" :value="side" @change="shift({ side: value($event) as 'before' | 'after' })">
+        <option value="before">{{ t('setup.moment.before') }}</option>
+        <option value="after">{{ t('setup.moment.after') }}</option>
+      </select>
+    </label>
+    <label class="wide">
+      {{ t('setup.moment.anchor') }}
+      <select
+        class="input"
+        :value="JSON.stringify(relative.anchor)"
+        @change="change({ anchor: JSON.parse(value($event)) as Anchor })"
+      >
+        <option v-for="one in anchors" :key="one.value" :value="one.value">{{ one.title }}</option>
+      </select>
+    </label>
+    <label>
+      {{ t('setup.moment.thenWeekday') }}
+      <select
+        class="input"
+        :value="relative.weekday ?? 0"
+        @change="change({ weekday: Number(value($event)) === 0 ? null : Number(value($event)) })"
+      >
+        <option :value="0">{{ t('setup.moment.anyWeekday') }}</option>
+        <option v-for="{ at, name } in weekdays" :key="at" :value="at">{{ name }}</option>
+      </select>
+    </label>
+  </div>
+  <div v-else-if="moment?.kind === 'fixed'" class="parts">
+    <DayField
+      name="moment-day"
+      :day="moment.day"
+      :label="t('setup.moment.day')"
+      @day="$event && moment?.kind === 'fixed' && (moment = { ...moment, day: $event })"
+    />
+  </div>
+  <label v-if="moment !== null && moment.kind !== 'usual'" class="time">
+    {{ t(`setup.moment.time.${field}`) }}
+    <input class="input figures" type="time" :value="moment.time ?? ''" @input="setTime(value($event))" />
+  </label>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  margin: 0 0 12px;
+  padding: 0;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+}
+
+.ways label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 34px;
+  padding: 0 12px;
+  cursor: pointer;
+}
+
+.ways label + label {
+  border-top: 1px solid var(--rule);
+}
+
+.ways .chosen {
+  background: var(--bottle-pale);
+}
+
+.ways input {
+  accent-color: var(--bottle);
+}
+
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-bottom: 10px;
+}
+
+.parts label,
+.time {
+  display: grid;
+  gap: 2px;
+  color: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+.time {
+  justify-items: start;
+}
+
+.short {
+  width: 84px;
+}
+
+.wide select {
+  max-width: 300px;
+}
+</style>

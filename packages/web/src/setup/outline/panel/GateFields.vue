@@ -1,0 +1,255 @@
+<script setup lang="ts">
+/** Who gets a section or item, when, and what counts as done: all that decides about it besides its words. */
+import { IconHandStop } from '@tabler/icons-vue';
+import { isContent, stateAt, waitsOf, momentsOf, resolveAccess } from '@itinerary/core';
+import type { CourseNode, DoneRule, FieldValue } from '@itinerary/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { openingSentence } from '../../../learner/words/opening-words.ts';
+import { usePlan } from '../../../stores/plan.ts';
+import { useSession } from '../../../stores/session.ts';
+import CheckField from '../../fields/CheckField.vue';
+import HeldNote from '../../held/HeldNote.vue';
+import { holdEdit } from '../../held/holding.ts';
+import RuleDialog from '../../rules/RuleDialog.vue';
+
+const props = defineProps<{ node: CourseNode; readonly: boolean }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+const isWriting = ref(false);
+
+const read = (field: string): FieldValue =>
+  (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
+const set = (field: string, value: FieldValue): void => {
+  plan.set(props.node.id, field, value, read(field));
+};
+const has = (field: string): boolean => field in props.node;
+const groups = computed(() => plan.groups);
+
+/** All names are known to whoever writes the rule. */
+const sentence = computed(() => {
+  const { course, planned } = plan;
+  if (course === null || planned === null) return '';
+  const now = session.now();
+  const staff = { role: 'instructor' as const, institutionStaff: false };
+  const access = resolveAccess(course, staff, now, planned);
+  const viewer = { role: 'learner' as const, institutionStaff: false };
+  const reader = { plan: planned, access, viewer, at: Date.parse(now) };
+  const view = waitsOf(props.node, momentsOf(planned, props.node.id), reader);
+  const say = { t, locale: locale.value, today: session.today };
+  return view === null ? t('setup.rules_editor.atOnce') : openingSentence(view, say);
+});
+
+const DONE: readonly (DoneRule['by'] | 'none')[] = [
+  'none',
+  'opened',
+  'ticked',
+  'handed_in',
+  'scored',
+  'posted',
+];
+const doneBy = computed(() => (isContent(props.node) ? (props.node.done?.by ?? 'none') : 'none'));
+/** Only work is handed in or scored, and only in a discussion one writes. */
+const doneKinds = computed(() => {
+  const { kind } = props.node;
+  const isHanded = kind === 'assignment' || kind === 'quiz';
+  return DONE.filter((by) => {
+    if (by === 'posted') return kind === 'discussion';
+    return by === 'handed_in' || by === 'scored' ? isHanded : true;
+  });
+});
+function chooseDone(by: string): void {
+  if (by === 'none') set('done', null);
+  else if (by === 'scored') set('done', { by, least: 60 });
+  else if (by === 'posted') set('done', { by, least: 1 });
+  else set('done', { by });
+}
+const value = (event: Event): string => (event.target as HTMLSelectElement).value;
+const orNull = (text: string): string | null => (text === '' ? null : text);
+
+function audience(id: string, isIn: boolean): void {
+  const now = props.node.audience;
+  set('audience', isIn ? [...now, id] : now.filter((one) => one !== id));
+}
+const isLive = computed(
+  () => plan.course !== null && stateAt(plan.course, Date.parse(session.now())) === 'live',
+);
+const isHeld = computed(() => Object.hasOwn(plan.course?.heldBack ?? {}, props.node.id));
+function hold(): void {
+  if (plan.course !== null) plan.change([holdEdit(plan.course, props.node)]);
+}
+</script>
+
+<template>
+  <section class="gates" :aria-label="t('setup.gates.title')">
+    <h3>{{ t('setup.gates.title') }}</h3>
+    <button class="sentence" type="button" :disabled="readonly" @click="isWriting = true">
+      <span>{{ sentence }}</span>
+      <span class="soft">{{ t('setup.gates.write') }}</span>
+    </button>
+    <CheckField
+      v-if="node.kind === 'section'"
+      :checked="node.inOrder"
+      :disabled="readonly"
+      @toggle="set('inOrder', $event)"
+    >
+      {{ t('setup.gates.inOrder') }}
+    </CheckField>
+    <div class="pair">
+      <label v-if="has('done')">
+        <span class="soft">{{ t('setup.gates.done') }}</span>
+        <select class="input" :value="doneBy" :disabled="readonly" @change="chooseDone(value($event))">
+          <option v-for="by in doneKinds" :key="by" :value="by">{{ t(`setup.gates.doneBy.${by}`) }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="soft">{{ t('setup.gates.closed') }}</span>
+        <select
+          class="input"
+          :value="node.closed ?? ''"
+          :disabled="readonly"
+          @change="set('closed', orNull(value($event)))"
+        >
+          <option value="">{{ t('setup.gates.asCourse') }}</option>
+          <option value="name">{{ t('setup.gates.name') }}</option>
+          <option value="leave_out">{{ t('setup.gates.leaveOut') }}</option>
+        </select>
+      </label>
+      <label v-if="isContent(node)">
+        <span class="soft">{{ t('setup.gates.groupWork') }}</span>
+        <select
+          class="input"
+          :value="node.groupWork ?? ''"
+          :disabled="readonly"
+          @change="set('groupWork', orNull(value($event)))"
+        >
+          <option value="">{{ t('setup.gates.asCourse') }}</option>
+          <option v-for="mode in ['none', 'apart', 'beside']" :key="mode" :value="mode">
+            {{ t(`setup.gates.modes.${mode}`) }}
+          </option>
+        </select>
+      </label>
+      <label v-if="node.kind === 'page'">
+        <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
+        <select
+          class="input"
+          :value="node.changedBy ?? ''"
+          :disabled="readonly"
+          @change="set('changedBy', orNull(value($event)))"
+        >
+          <option value="">{{ t('setup.gates.asCourse') }}</option>
+          <option value="staff">{{ t('setup.access.changedBy.staff') }}</option>
+          <option value="learners">{{ t('setup.access.changedBy.learners') }}</option>
+        </select>
+      </label>
+    </div>
+    <div class="checks">
+      <CheckField :checked="node.staffOnly" :disabled="readonly" @toggle="set('staffOnly', $event)">
+        {{ t('setup.gates.staffOnly') }}
+      </CheckField>
+      <CheckField
+        v-if="has('listed')"
+        :checked="read('listed') === false"
+        :disabled="readonly"
+        @toggle="set('listed', !$event)"
+      >
+        {{ t('setup.gates.unlisted') }}
+      </CheckField>
+      <CheckField
+        v-if="has('sample')"
+        :checked="read('sample') === true"
+        :disabled="readonly"
+        @toggle="set('sample', $event)"
+      >
+        {{ t('setup.gates.sample') }}
+      </CheckField>
+    </div>
+    <fieldset v-if="groups.length > 0">
+      <legend class="soft">{{ t('setup.gates.audience') }}</legend>
+      <CheckField
+        v-for="[id, group] in groups"
+        :key="id"
+        :checked="node.audience.includes(id)"
+        :disabled="readonly"
+        @toggle="audience(id, $event)"
+      >
+        {{ group.name }}
+      </CheckField>
+      <span v-if="node.audience.length === 0" class="soft">{{ t('setup.gates.everybody') }}</span>
+    </fieldset>
+    <HeldNote v-if="isHeld" :node="node" :readonly="readonly" />
+    <button v-else-if="isLive && !readonly" class="button small" type="button" @click="hold">
+      <IconHandStop :size="16" aria-hidden="true" /> {{ t('setup.held.hold') }}
+    </button>
+    <RuleDialog
+      :target="isWriting ? node.id : null"
+      @close="isWriting = false"
+      @set="(edits) => (plan.change(edits), (isWriting = false))"
+    />
+  </section>
+</template>
+
+<style scoped>
+.gates {
+  display: grid;
+  gap: 10px;
+  padding-top: 12px;
+  border-top: 3px solid var(--route);
+}
+
+h3 {
+  font-size: 15px;
+}
+
+.sentence {
+  display: grid;
+  gap: 2px;
+  padding: 6px 10px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--ink);
+  text-align: start;
+  cursor: pointer;
+}
+
+.sentence .soft {
+  font-size: 12.5px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 8px;
+}
+
+.pair label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+}
+
+select {
+  width: 100%;
+}
+
+.checks {
+  display: grid;
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  padding: 0;
+  font-size: 12.5px;
+}
+</style>

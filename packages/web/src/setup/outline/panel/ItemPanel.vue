@@ -1,0 +1,300 @@
+<script setup lang="ts">
+/** What a section, a folder or an item holds, beside the outline. */
+import { IconClock, IconX } from '@tabler/icons-vue';
+import { accentSchema, isContent, isHolder, momentsOf, MAX_SUMMARY } from '@itinerary/core';
+import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { VTextarea } from 'vuetify/components/VTextarea';
+import { momentWords } from '../../../learner/words/moment-words.ts';
+import { usePlan } from '../../../stores/plan.ts';
+import { useSession } from '../../../stores/session.ts';
+import TextField from '../../text/TextField.vue';
+import { useDraft } from '../../fields/use-draft.ts';
+import CheckField from '../../fields/CheckField.vue';
+import DraftField from '../../fields/DraftField.vue';
+import FileField from '../../files/FileField.vue';
+import AddressField from './AddressField.vue';
+import GateFields from './GateFields.vue';
+import LengthField from './LengthField.vue';
+import OutcomeChoice from './OutcomeChoice.vue';
+
+const props = defineProps<{ node: CourseNode; readonly: boolean }>();
+const emit = defineEmits<{ close: []; moment: [field: 'due' | 'held' | 'opens'] }>();
+const { t, locale } = useI18n();
+const plan = usePlan();
+const session = useSession();
+
+const read = (field: string): FieldValue =>
+  (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
+const set = (field: string, value: FieldValue, typing = false): void => {
+  plan.set(props.node.id, field, value, read(field), { typing });
+};
+const setText = (field: string, text: string): void => set(field, text === '' ? null : text, true);
+const summary = useDraft(
+  () => String(read('summary') ?? ''),
+  (text) => setText('summary', text),
+);
+
+const MOST_MINUTES = 10_000;
+const minutes = useDraft(
+  () => String(read('minutes') ?? ''),
+  (text) => {
+    if (text === '') set('minutes', null, true);
+    else if (/^\d+$/.test(text) && Number(text) <= MOST_MINUTES) set('minutes', Number(text), true);
+  },
+);
+
+const has = (field: string): boolean => field in props.node;
+const accent = computed(() => (isHolder(props.node) ? props.node.accent : null));
+const accents: readonly Accent[] = accentSchema.options;
+
+/** Opening, due and held, each with what it comes to. */
+const moments = computed(() => {
+  const resolved = plan.planned === null ? {} : momentsOf(plan.planned, props.node.id);
+  return (['due', 'held', 'opens'] as const)
+    .filter((field) => has(field))
+    .map((field) => {
+      const at = resolved[field];
+      const words =
+        at === undefined
+          ? t(field === 'opens' ? 'setup.outline.atOnce' : 'setup.outline.noMoment')
+          : at.kind === 'at'
+            ? momentWords(at, locale.value, session.today)
+            : t(`setup.outline.undated.${at.because}`);
+      return { field, words };
+    });
+});
+</script>
+
+<template>
+  <aside
+    class="panel"
+    :aria-label="t('setup.outline.panel', { title: node.title ?? t('learner.untitled') })"
+    @keydown.esc="emit('close')"
+  >
+    <header>
+      <h2>{{ node.kind === 'section' ? t('setup.outline.addSection') : t(`learner.kinds.${node.kind}`) }}</h2>
+      <button class="button bare square" type="button" :aria-label="t('common.close')" @click="emit('close')">
+        <IconX :size="18" aria-hidden="true" />
+      </button>
+    </header>
+    <DraftField
+      maxlength="200"
+      :text="node.title ?? ''"
+      :label="t('setup.outline.columns.title')"
+      :readonly="readonly"
+      :wrong="(text) => (text === '' && node.kind !== 'section' ? t('setup.about.titleMissing') : null)"
+      @type="setText('title', $event)"
+    />
+    <div class="moments">
+      <button
+        v-for="{ field, words } in moments"
+        :key="field"
+        type="button"
+        class="moment"
+        :disabled="readonly"
+        @click="emit('moment', field)"
+      >
+        <span class="soft"
+          ><IconClock :size="14" aria-hidden="true" /> {{ t(`setup.outline.momentNames.${field}`) }}</span
+        >
+        <span class="figures">{{ words }}</span>
+      </button>
+      <label v-if="isContent(node)" class="moment">
+        <span class="soft">{{ t('setup.outline.columns.minutes') }}</span>
+        <input
+          class="figures minutes"
+          inputmode="numeric"
+          maxlength="5"
+          :value="minutes.draft.value"
+          :readonly="readonly"
+          @input="minutes.typed(($event.target as HTMLInputElement).value)"
+          @blur="minutes.left"
+        />
+      </label>
+    </div>
+    <AddressField
+      v-if="node.kind === 'link' || node.kind === 'video'"
+      :target="node.id"
+      :address="node.address"
+      :readonly="readonly"
+    />
+    <FileField v-if="node.kind === 'file' || node.kind === 'video'" :item="node" :readonly="readonly" />
+    <LengthField
+      v-if="node.kind === 'video'"
+      :target="node.id"
+      :seconds="node.seconds"
+      :readonly="readonly"
+    />
+    <DraftField
+      v-if="node.kind === 'meeting'"
+      name="place"
+      maxlength="200"
+      :text="node.place ?? ''"
+      :label="t('setup.dates.patternPlace')"
+      :readonly="readonly"
+      @type="setText('place', $event)"
+    />
+    <TextField
+      v-if="isContent(node)"
+      :target="node.id"
+      field="text"
+      :hash="node.text"
+      :label="t('setup.outline.text')"
+    />
+    <VTextarea
+      v-if="node.kind !== 'heading'"
+      :model-value="summary.draft.value"
+      name="summary"
+      rows="2"
+      auto-grow
+      variant="outlined"
+      density="comfortable"
+      hide-details="auto"
+      :maxlength="MAX_SUMMARY"
+      :label="t('setup.outline.summary')"
+      :readonly="readonly"
+      @update:model-value="summary.typed"
+      @blur="summary.left"
+    />
+    <CheckField
+      v-if="has('summaryShown') && node.kind !== 'heading'"
+      :checked="read('summaryShown') === true"
+      :disabled="readonly"
+      @toggle="set('summaryShown', $event)"
+    >
+      {{ t('setup.outline.summaryShown') }}
+    </CheckField>
+    <template v-if="node.kind === 'section'">
+      <CheckField :checked="node.outside" :disabled="readonly" @toggle="set('outside', $event)">
+        {{ t('setup.outline.outside') }}
+      </CheckField>
+      <CheckField
+        v-if="node.outside"
+        :checked="node.numbered"
+        :disabled="readonly"
+        @toggle="set('numbered', $event)"
+      >
+        {{ t('setup.outline.numbered') }}
+      </CheckField>
+    </template>
+    <fieldset v-if="isHolder(node)" class="accents">
+      <legend>{{ t('setup.outline.accent') }}</legend>
+      <label v-for="one in [null, ...accents]" :key="one ?? 'none'" :class="one ? `accent-${one}` : ''">
+        <input
+          type="radio"
+          name="accent"
+          :checked="accent === one"
+          :disabled="readonly"
+          @change="set('accent', one)"
+        />
+        <span class="swatch" aria-hidden="true" /> {{ t(`setup.outline.accents.${one ?? 'none'}`) }}
+      </label>
+    </fieldset>
+    <GateFields :node="node" :readonly="readonly" />
+    <OutcomeChoice v-if="isContent(node)" :item="node" :readonly="readonly" />
+  </aside>
+</template>
+
+<style scoped>
+.panel {
+  /* What sticks to the top of it covers its padding too. */
+  --under-edge: -12px;
+
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  min-height: 0;
+  padding: 12px 14px 14px;
+  overflow: auto;
+  border: 1px solid var(--field-rule);
+  border-top: 3px solid var(--route);
+  border-radius: 6px;
+  background: var(--card);
+}
+
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.moments {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.moment {
+  display: grid;
+  flex: 1;
+  min-width: 150px;
+  padding: 4px 10px;
+  border: 1px solid var(--field-rule);
+  border-radius: 6px;
+  background: var(--card);
+  text-align: start;
+  cursor: pointer;
+}
+
+.minutes {
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+}
+
+.moment .soft {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  font-size: 12.5px;
+}
+
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 28px;
+}
+
+input[type='checkbox'],
+input[type='radio'] {
+  accent-color: var(--bottle);
+}
+
+.accents {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.accents legend {
+  padding: 0;
+  color: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+.accents label {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  min-height: 28px;
+}
+
+.swatch {
+  width: 14px;
+  height: 14px;
+  border: 1px solid var(--field-rule);
+  border-radius: 3px;
+  background: var(--accent, transparent);
+}
+
+.panel :deep(.content) {
+  max-height: 40vh;
+}
+</style>

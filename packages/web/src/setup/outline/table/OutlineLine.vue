@@ -1,0 +1,446 @@
+<script setup lang="ts">
+/** One line of the outline: a section, a folder or an item, every cell edited where it stands. */
+import {
+  IconChevronDown,
+  IconChevronRight,
+  IconEye,
+  IconEyeOff,
+  IconGripVertical,
+  IconPencil,
+  IconPlus,
+  IconTrash,
+} from '@tabler/icons-vue';
+import type { Resolved } from '@itinerary/core';
+import { computed, onUpdated, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { formatDays, formatMinutes } from '../../../words/dates.ts';
+import ItemSign from '../../../learner/outline/ItemSign.vue';
+import { momentWords } from '../../../learner/words/moment-words.ts';
+import { sectionTitle } from '../../../learner/words/titles.ts';
+import { useSession } from '../../../stores/session.ts';
+import { countDrawing } from '../../../ui/course/drawings.ts';
+import type { Column } from './columns.ts';
+import MinutesCell from './MinutesCell.vue';
+import MomentCell from './MomentCell.vue';
+import type { Drop } from '../acts/moves.ts';
+import { useRowDrag } from './row-drag.ts';
+import type { ItemRow, SectionRow } from './rows.ts';
+import NodeMarks from './NodeMarks.vue';
+import TitleCell from './TitleCell.vue';
+
+const props = defineProps<{
+  row: SectionRow | ItemRow;
+  columns: readonly Column[];
+  readonly: boolean;
+  opened: boolean;
+  selected: boolean;
+  /** Of the lines as they stand, from 1. */
+  index: number;
+}>();
+const emit = defineEmits<{
+  title: [title: string];
+  minutes: [minutes: number | null];
+  shown: [shown: boolean];
+  remove: [];
+  open: [];
+  add: [];
+  fold: [];
+  select: [extend: boolean];
+  moment: [field: 'due' | 'held' | 'opens'];
+  drop: [dragged: string, drop: Drop];
+  next: [];
+}>();
+const { t, locale } = useI18n();
+const session = useSession();
+onUpdated(() => countDrawing('outline-line'));
+
+const holds = computed(() => props.row.kind === 'section' || props.row.of === 'folder');
+const line = ref<HTMLElement | null>(null);
+const grip = ref<HTMLElement | null>(null);
+const { isDragging, edge } = useRowDrag(
+  () => props.row.id,
+  () => holds.value,
+  line,
+  grip,
+  (dragged, drop) => emit('drop', dragged, drop),
+);
+
+const slot = computed(() =>
+  props.row.kind === 'section' && props.row.span.kind === 'slot' ? props.row.span.slot : null,
+);
+/** The title that follows the dates, until somebody types one. */
+const following = computed(() =>
+  props.row.kind === 'section'
+    ? sectionTitle({ title: null, days: slot.value, meeting: slot.value?.meeting ?? null }, t, locale.value)
+    : '',
+);
+const name = computed(() => props.row.title ?? following.value);
+
+const words = (resolved: Resolved): string =>
+  resolved.kind === 'at'
+    ? momentWords(resolved, locale.value, session.today)
+    : t(`setup.outline.undated.${resolved.because}`);
+
+const when = computed(() => {
+  const { row } = props;
+  if (row.kind === 'item') return row.when === null ? '' : words(row.when);
+  if (slot.value !== null) return formatDays(slot.value.first, slot.value.last, locale.value, session.today);
+  if (row.span.kind === 'own') {
+    return t('learner.ownDays', { first: row.span.own.firstOwn, last: row.span.own.lastOwn });
+  }
+  if (row.span.kind === 'unplaced') return t('setup.dates.unplaced');
+  return row.outside ? t('setup.dates.outside') : '';
+});
+const isWrong = computed(() => {
+  const { row } = props;
+  return row.kind === 'section' ? row.span.kind === 'unplaced' : row.when?.kind === 'undated';
+});
+const momentField = computed(() =>
+  props.row.kind === 'item' && props.row.of === 'meeting' ? 'held' : 'due',
+);
+const has = (column: Column): boolean => props.columns.includes(column);
+</script>
+
+<template>
+  <div
+    ref="line"
+    role="row"
+    :aria-rowindex="index + 1"
+    :aria-selected="selected"
+    :class="[
+      'line',
+      row.kind,
+      edge,
+      row.accent ? `accent-${row.accent}` : '',
+      { dim: row.dim, dragging: isDragging, opened, selected },
+    ]"
+    :data-row="row.id"
+  >
+    <span role="cell" class="grip-cell">
+      <span ref="grip" class="grip" :title="t('setup.outline.drag')" aria-hidden="true">
+        <IconGripVertical v-if="!readonly" :size="16" />
+      </span>
+      <input
+        v-if="!readonly"
+        type="checkbox"
+        class="select"
+        :checked="selected"
+        :aria-label="t('setup.outline.select', { title: name })"
+        data-cell="select"
+        @click="emit('select', $event.shiftKey)"
+      />
+    </span>
+    <span role="cell" class="number figures">{{ row.number ?? '·' }}</span>
+    <span role="cell" class="title">
+      <span
+        v-if="row.kind === 'item' && row.depth > 0"
+        :style="{ width: `${18 * row.depth}px` }"
+        class="indent"
+      />
+      <button
+        v-if="holds"
+        type="button"
+        class="icon"
+        :aria-expanded="!row.folded"
+        :aria-label="t('setup.outline.fold', { title: name })"
+        tabindex="-1"
+        @click="emit('fold')"
+      >
+        <component :is="row.folded ? IconChevronRight : IconChevronDown" :size="16" aria-hidden="true" />
+      </button>
+      <ItemSign v-if="row.kind === 'item'" :kind="row.of" class="sign" />
+      <TitleCell
+        :title="row.title ?? ''"
+        :placeholder="following"
+        :label="
+          t(row.kind === 'section' ? 'setup.outline.sectionTitle' : 'setup.outline.itemTitle', {
+            number: row.number ?? '',
+          })
+        "
+        :strong="holds"
+        :readonly="readonly"
+        :may-be-empty="row.kind === 'section'"
+        @typed="emit('title', $event)"
+        @next="emit('next')"
+      />
+      <NodeMarks v-if="row.marks.length > 0" :marks="row.marks" />
+      <span v-if="!readonly" class="more">
+        <button
+          v-if="holds"
+          type="button"
+          class="icon"
+          :aria-label="t('setup.outline.addTo', { title: name })"
+          :title="t('setup.outline.addPage')"
+          @click="emit('add')"
+        >
+          <IconPlus :size="17" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          class="icon"
+          :aria-label="t('setup.outline.removeIt', { title: name })"
+          :title="t('setup.outline.remove')"
+          @click="emit('remove')"
+        >
+          <IconTrash :size="17" aria-hidden="true" />
+        </button>
+      </span>
+    </span>
+    <span v-if="has('when')" role="cell" :class="['when figures', { wrong: isWrong }]">
+      <MomentCell
+        v-if="row.kind === 'item' && row.mayBeDue && !readonly"
+        :words="when"
+        :field="momentField"
+        cell="when"
+        :label="
+          t(`setup.outline.${momentField}Of`, { title: name, when: when || t('setup.outline.noMoment') })
+        "
+        @press="emit('moment', momentField)"
+      />
+      <template v-else>{{ when }}</template>
+    </span>
+    <span v-if="has('opens')" role="cell" class="opens figures">
+      <MomentCell
+        v-if="!readonly"
+        :words="row.opens ? words(row.opens) : ''"
+        field="opens"
+        cell="opens"
+        :label="
+          t('setup.outline.opensOf', {
+            title: name,
+            when: row.opens ? words(row.opens) : t('setup.outline.atOnce'),
+          })
+        "
+        @press="emit('moment', 'opens')"
+      />
+      <template v-else>{{ row.opens ? words(row.opens) : '' }}</template>
+    </span>
+    <span v-if="has('minutes')" role="cell" class="minutes figures">
+      <template v-if="holds">{{ row.minutes ? formatMinutes(row.minutes, locale) : '' }}</template>
+      <MinutesCell
+        v-else-if="row.kind === 'item' && row.of !== 'heading'"
+        :minutes="row.minutes"
+        :label="t('setup.outline.minutesOf', { title: name })"
+        :readonly="readonly"
+        @typed="emit('minutes', $event)"
+      />
+    </span>
+    <span v-if="has('shown')" role="cell" class="shown">
+      <button
+        type="button"
+        class="icon"
+        :disabled="readonly"
+        :aria-pressed="row.shown"
+        :aria-label="t('setup.outline.shownTo', { title: name })"
+        :title="t(row.shown ? 'setup.outline.isShown' : 'setup.outline.isHidden')"
+        data-cell="shown"
+        @click="emit('shown', !row.shown)"
+      >
+        <component :is="row.shown ? IconEye : IconEyeOff" :size="17" aria-hidden="true" />
+      </button>
+    </span>
+    <span role="cell" class="acts">
+      <template v-if="!readonly">
+        <button
+          type="button"
+          class="icon"
+          :aria-label="t('setup.outline.openItem', { title: name })"
+          :title="t('setup.outline.edit')"
+          :aria-expanded="opened"
+          data-cell="act"
+          @click="emit('open')"
+        >
+          <IconPencil :size="17" aria-hidden="true" />
+        </button>
+      </template>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: var(--columns);
+  align-items: center;
+  height: 34px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--card);
+}
+
+.line > span {
+  min-width: 0;
+  padding: 0 6px;
+}
+
+.section {
+  border-top: 2px solid var(--accent, var(--route));
+  background: color-mix(in srgb, var(--mist) 70%, var(--card));
+  font-weight: 500;
+}
+
+.item[class*='accent-'] {
+  box-shadow: inset 3px 0 0 var(--accent);
+}
+
+.grip-cell {
+  display: flex;
+  align-items: center;
+  padding: 0 0 0 2px !important;
+}
+
+.grip {
+  display: grid;
+  place-items: center;
+  width: 20px;
+  height: 28px;
+  color: var(--field-rule);
+  cursor: grab;
+}
+
+.select {
+  width: 16px;
+  height: 16px;
+  margin: 4px;
+  accent-color: var(--bottle);
+}
+
+.number {
+  color: var(--ink-soft);
+  white-space: nowrap;
+}
+
+.section .number {
+  color: var(--ink);
+  font-size: 15px;
+  font-weight: 650;
+}
+
+.title {
+  position: relative;
+  display: flex;
+  align-self: stretch;
+  align-items: center;
+  gap: 4px;
+}
+
+.indent {
+  flex: none;
+  align-self: stretch;
+  border-inline-end: 1px solid var(--rule);
+}
+
+/* What lies over the end of the title leaves the field its own edge while one types. */
+.line:focus-within .title:has(.more) {
+  padding-inline-end: 66px;
+}
+
+.sign {
+  flex: none;
+  color: var(--ink-soft);
+}
+
+.when,
+.opens,
+.minutes {
+  overflow: hidden;
+  font-size: 13.5px;
+  white-space: nowrap;
+}
+
+.minutes {
+  text-align: end;
+}
+
+.wrong,
+.wrong :deep(.moment) {
+  color: var(--blocker);
+  font-family: var(--font-text);
+  font-weight: 600;
+}
+
+.shown {
+  text-align: center;
+}
+
+.acts {
+  display: flex;
+  justify-content: flex-end;
+}
+
+/* These lie over the end of the title while one is at the line, so that it has their room the rest of the time. */
+.more {
+  position: absolute;
+  inset: 0 2px 0 auto;
+  display: flex;
+  align-items: center;
+  padding: 0 2px;
+  opacity: 0;
+}
+
+.line:hover .more,
+.line:focus-within .more {
+  background: var(--card);
+  opacity: 1;
+}
+
+@media (hover: none) {
+  .more {
+    position: static;
+    opacity: 1;
+  }
+}
+
+.icon {
+  display: inline-grid;
+  place-items: center;
+  flex: none;
+  width: 26px;
+  height: 26px;
+  padding: 0;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+
+.icon:hover:not(:disabled) {
+  background: var(--bottle-pale);
+  color: var(--ink);
+}
+
+.dim .number,
+.dim .title :deep(input),
+.dim .when,
+.dim .opens,
+.dim .minutes,
+.dim .minutes :deep(input) {
+  color: var(--ink-soft);
+  font-style: italic;
+}
+
+.selected {
+  background: var(--bottle-pale);
+}
+
+.opened {
+  background: var(--bottle-pale);
+  box-shadow: inset 3px 0 0 var(--bottle);
+}
+
+.dragging {
+  opacity: 0.4;
+}
+
+.top {
+  box-shadow: inset 0 3px 0 var(--bottle);
+}
+
+.bottom {
+  box-shadow: inset 0 -3px 0 var(--bottle);
+}
+
+.into {
+  box-shadow: inset 0 0 0 2px var(--bottle);
+}
+</style>

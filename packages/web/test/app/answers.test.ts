@@ -1,0 +1,327 @@
+/** Asking the server, and what a page makes of the answer; and that every sentence can be said. */
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { effectScope, nextTick, ref } from 'vue';
+import { createI18n } from 'vue-i18n';
+import { LOCALES, messages } from '../support/messages.ts';
+import { ask, path, ProblemError, UnreachableError } from '../../src/api/client.ts';
+import { readFirstAnswers } from '../../src/api/first-answers.ts';
+import { useAnswer } from '../../src/api/use-answer.ts';
+import { courseEntries, courseFields, ITEM_KINDS, nodeFields } from '@itinerary/core';
+import type { FieldValue } from '@itinerary/core';
+import { PLURALS } from '../../src/words/plurals.ts';
+import { fieldKey, valueWords } from '../../src/setup/frame/notice-words.ts';
+
+type Fetch = typeof globalThis.fetch;
+const realFetch = globalThis.fetch;
+let fetched: jest.Mock<Fetch>;
+
+beforeEach(() => {
+  fetched = jest.fn<Fetch>();
+  globalThis.fetch = fetched;
+});
+afterEach(() => {
+  globalThis.fetch = realFetch;
+});
+
+const json = (body: unknown, status = 200): Response =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': status < 400 ? 'application/json' : 'application/problem+json' },
+  });
+const problem = (code: string, status: number): Response =>
+  json({ type: 'urn', title: 'T', detail: 'D', status, code }, status);
+
+/** As much of a page as is read of it: one element, which is taken out. */
+function pageWith(text: string): { readonly page: Document; readonly removed: () => number } {
+  let removed = 0;
+  const element = { textContent: text, remove: () => (removed += 1) };
+  const page = { getElementById: (id: string) => (id === 'first-answers' ? element : null) };
+  return { page: page as unknown as Document, removed: () => removed };
+}
+
+describe('answers that come with the page', () => {
+  test('are for the first who asks; then the server is asked', async () => {
+    const { page, removed } = pageWith(JSON.stringify({ '/api/x': { a: 1 }, '/api/y': null }));
+    readFirstAnswers(page);
+    expect(removed()).toBe(1);
+    // What changes something is never answered from what was there before.
+    fetched.mockImplementation(() => Promise.resolve(json({ a: 2 })));
+    expect(await ask('/api/x', { method: 'PUT', body: {} })).toEqual({ a: 2 });
+    expect(fetched).toHaveBeenCalledTimes(1);
+    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(fetched).toHaveBeenCalledTimes(1);
+    expect(await ask('/api/x')).toEqual({ a: 2 });
+    expect(fetched).toHaveBeenCalledTimes(2);
+  });
+
+  test('are none on a page without them', async () => {
+    readFirstAnswers({ getElementById: () => null } as unknown as Document);
+    fetched.mockResolvedValue(json({ a: 3 }));
+    expect(await ask('/api/z')).toEqual({ a: 3 });
+  });
+});
+
+describe('asking', () => {
+  test('gives the answer', async () => {
+    fetched.mockResolvedValue(json({ a: 1 }));
+    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'GET', credentials: 'same-origin' });
+  });
+
+  test('sends a body as JSON', async () => {
+    fetched.mockResolvedValue(json({}));
+    await ask('/api/x', { method: 'POST', body: { tide: 'low' } });
+    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'POST', body: '{"tide":"low"}' });
+  });
+
+  test('gives nothing where there is nothing', async () => {
+    fetched.mockResolvedValue(new Response(null, { status: 204 }));
+    expect(await ask('/api/x')).toBeUndefined();
+  });
+
+  test('says what the server said no to', async () => {
+    fetched.mockImplementation(() => Promise.resolve(problem('not_allowed', 403)));
+    await expect(ask('/api/x')).rejects.toMatchObject({
+      problem: { code: 'not_allowed', status: 403 },
+      message: 'D',
+    });
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(ProblemError);
+  });
+
+  test('tells no answer, and an answer that is not ours, from a no', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+    fetched.mockResolvedValueOnce(
+      new Response('<h1>502</h1>', { status: 502, headers: { 'content-type': 'text/html' } }),
+    );
+    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+  });
+
+  test('makes the parts of a path safe', () => {
+    expect(path`/api/codes/${'a/b?c'}`).toBe('/api/codes/a%2Fb%3Fc');
+    expect(path`/api/${'x y'}/z`).toBe('/api/x%20y/z');
+  });
+});
+
+describe('a page’s answer', () => {
+  const settle = async (): Promise<void> => {
+    for (let at = 0; at < 6; at += 1) await nextTick();
+    await new Promise((done) => setTimeout(done, 0));
+  };
+  const use = (
+    address = ref('/api/a'),
+  ): ReturnType<typeof useAnswer<{ n: number }>> & { address: typeof address; leave: () => void } => {
+    const scope = effectScope();
+    const used = scope.run(() => useAnswer<{ n: number }>(() => address.value));
+    if (used === undefined) throw new Error('no scope');
+    return { ...used, address, leave: () => scope.stop() };
+  };
+
+  test('is loading, then there', async () => {
+    fetched.mockResolvedValue(json({ n: 1 }));
+    const { answer, state } = use();
+    expect(state.value).toBe('loading');
+    await settle();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+  });
+
+  test.each([
+    ['not_found', 404, 'nothing'],
+    ['not_allowed', 403, 'nothing'],
+    ['internal', 500, 'failed'],
+  ])('after %s is %s: %s', async (code, status, expected) => {
+    fetched.mockResolvedValue(problem(code, status));
+    const { state } = use();
+    await settle();
+    expect(state.value).toBe(expected);
+  });
+
+  test('can be tried again', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('x')).mockResolvedValueOnce(json({ n: 2 }));
+    const { answer, state, reload } = use();
+    await settle();
+    expect(state.value).toBe('failed');
+    await reload();
+    expect([state.value, answer.value]).toEqual(['there', { n: 2 }]);
+  });
+
+  test('is that of the last address, also when an earlier one answers later', async () => {
+    let answerFirst: (response: Response) => void = () => undefined;
+    fetched
+      .mockImplementationOnce(() => new Promise((resolve) => (answerFirst = resolve)))
+      .mockResolvedValueOnce(json({ n: 2 }));
+    const { answer, address } = use();
+    address.value = '/api/b';
+    await settle();
+    answerFirst(json({ n: 1 }));
+    await settle();
+    expect(answer.value).toEqual({ n: 2 });
+  });
+
+  /** Answers that come when they are told to. */
+  function slowly(): ((response: Response) => void)[] {
+    const waiting: ((response: Response) => void)[] = [];
+    fetched.mockImplementation(() => new Promise((resolve) => waiting.push(resolve)));
+    return waiting;
+  }
+
+  test('is asked for once more, however much is told while it is under way, and what is under way arrives', async () => {
+    const waiting = slowly();
+    const { answer, state, refresh } = use();
+    const told = [refresh(), refresh(), refresh()];
+    await settle();
+    expect(fetched).toHaveBeenCalledTimes(1);
+    waiting[0]?.(json({ n: 1 }));
+    await settle();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+    expect(fetched).toHaveBeenCalledTimes(2);
+    waiting[1]?.(json({ n: 2 }));
+    await Promise.all(told);
+    expect([state.value, answer.value]).toEqual(['there', { n: 2 }]);
+    void refresh();
+    expect(fetched).toHaveBeenCalledTimes(3);
+  });
+
+  test('of another address is not asked for on behalf of the one before', async () => {
+    const waiting = slowly();
+    const { answer, address, refresh } = use();
+    void refresh();
+    address.value = '/api/b';
+    await settle();
+    const asked = (): (string | undefined)[] => fetched.mock.calls.map(([url]) => url?.toString());
+    expect(asked()).toEqual(['/api/a', '/api/b']);
+    // Told while the new one is under way, and before the old one has come.
+    void refresh();
+    waiting[0]?.(json({ n: 1 }));
+    await settle();
+    expect(asked()).toEqual(['/api/a', '/api/b']);
+    waiting[1]?.(json({ n: 2 }));
+    await settle();
+    expect(asked()).toEqual(['/api/a', '/api/b', '/api/b']);
+    expect(answer.value).toEqual({ n: 2 });
+  });
+
+  test('that is told of before there is one, and does not come, has failed; what is there stays', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('x')).mockRejectedValueOnce(new TypeError('x'));
+    const { answer, state, refresh, reload } = use();
+    await refresh();
+    expect(state.value).toBe('failed');
+    fetched.mockResolvedValueOnce(json({ n: 1 })).mockRejectedValueOnce(new TypeError('x'));
+    await reload();
+    await refresh();
+    expect([state.value, answer.value]).toEqual(['there', { n: 1 }]);
+  });
+
+  test('of a page that has been left leads nobody anywhere', async () => {
+    let answerLate: (response: Response) => void = () => undefined;
+    fetched.mockImplementationOnce(() => new Promise((resolve) => (answerLate = resolve)));
+    const { answer, state, leave } = use();
+    leave();
+    // The session has ended meanwhile; there is no `location` here, so that going there would throw.
+    answerLate(problem('not_signed_in', 401));
+    await settle();
+    expect(answer.value).toBeNull();
+    expect(state.value).toBe('loading');
+  });
+});
+
+describe('every sentence can be said', () => {
+  interface Tree {
+    readonly [key: string]: string | Tree;
+  }
+  const keys = (tree: Tree, base = ''): string[] =>
+    Object.entries(tree).flatMap(([key, value]) =>
+      typeof value === 'string' ? [`${base}${key}`] : keys(value, `${base}${key}.`),
+    );
+
+  test.each(LOCALES)('in %s every field has a name', (locale) => {
+    const kinds = ['section', ...ITEM_KINDS] as const;
+    const fields = [...courseFields(), ...courseEntries(), ...kinds.flatMap((kind) => nodeFields(kind))];
+    const named = messages[locale].setup.fields as Readonly<Record<string, string>>;
+    for (const field of fields) {
+      const key = fieldKey(field).replace('setup.fields.', '');
+      expect({ field, name: named[key] }).toEqual({ field, name: expect.any(String) });
+    }
+    expect(fieldKey('dates.pauses.spring')).toBe('setup.fields.dates_pauses');
+    expect(new Set(Object.keys(named))).toEqual(
+      new Set(fields.map((field) => fieldKey(field).replace('setup.fields.', ''))),
+    );
+  });
+
+  test('what a field holds is told in words', () => {
+    const t = (key: string): string => key.replace('setup.notices.', '');
+    const titleOf = (id: string): string | null => (id === 'quiz' ? 'Salt' : null);
+    const words = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
+    expect(words('text', 'a'.repeat(64))).toBe('aText');
+    expect(words('introduction', 'a'.repeat(64))).toBe('aText');
+    expect(words('text', null)).toBe('nothing');
+    expect(words('title', 'Mud')).toBe('Mud');
+    expect(words('minutes', 25)).toBe('25');
+    expect(words('shown', false)).toBe('no');
+    expect(words('tags', ['a', 'b'])).toBe('a, b');
+    expect(words('due', { kind: 'fixed', day: '2027-01-15', time: '09:00' })).toBe('2027-01-15 09:00');
+    expect(words('due', { kind: 'usual' })).toBe('other');
+    expect(words('dates.pauses.p', { name: 'Spring break', first: '2027-03-08' })).toBe('Spring break');
+    expect(words('dates.around', 'quiz')).toBe('Salt');
+    expect(words('dates.around', 'gone')).toBe('anItem');
+    expect(words('teaches', ['id'])).toBe('other');
+  });
+
+  test.each(LOCALES)('in %s, for none, one and many', (locale) => {
+    const { t } = createI18n({
+      legacy: false,
+      locale,
+      pluralRules: PLURALS,
+      messages,
+      missingWarn: false,
+      fallbackWarn: false,
+    }).global;
+    const all = keys(messages[locale] as unknown as Tree);
+    expect(all.length).toBeGreaterThan(250);
+    const names = [
+      'title',
+      'when',
+      'count',
+      'weeks',
+      'day',
+      'weekday',
+      'term',
+      'name',
+      'number',
+      'time',
+      'who',
+      'field',
+      'place',
+      'yours',
+      'theirs',
+      'now',
+      'wanted',
+      'zone',
+      'sections',
+      'items',
+      'weekStart',
+      'moved',
+      'firstDay',
+      'lastDay',
+      'first',
+      'filled',
+      'needed',
+      'least',
+      'most',
+    ];
+    const values = Object.fromEntries(names.map((name) => [name, `<${name}>`]));
+    for (const key of all) {
+      for (const plural of [0, 1, 2, 7, 23, 100]) {
+        const said = String(
+          (t as (key: string, values: object, options: object) => string)(
+            key,
+            { ...values, count: plural },
+            { plural },
+          ),
+        );
+        expect({ key, said }).not.toMatchObject({ said: key });
+        expect({ key, said, open: /[{}|]/.test(said) }).toEqual({ key, said, open: false });
+      }
+    }
+  });
+});
