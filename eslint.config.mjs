@@ -139,7 +139,7 @@ export default tseslint.config(
           patterns: [
             OTHER_PACKAGES,
             {
-              regex: '^@itinerary/(core|contract)',
+              regex: '^@itinerary/(core(?!/kinds$)|contract)',
               allowTypeImports: true,
               message: "Learner's pages import types only.",
             },

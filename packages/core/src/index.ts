@@ -92,16 +92,12 @@ export {
 } from './course/schema/items-schema.ts';
 export type {
   Accent,
-  Assignment,
   ContentItem,
+  FiledItem,
   CourseFileRef,
-  FileItem,
   Folder,
   Item,
   Leaf,
-  Link,
-  Page,
-  Video,
   WorkItem,
 } from './course/schema/items-schema.ts';
 export {
@@ -120,13 +116,14 @@ export type {
   CourseNode,
   CourseState,
   HeldBack,
-  ItemKind,
   Numbering,
   Outcome,
   Purpose,
   Section,
   UnitSpan,
 } from './course/schema/schema.ts';
+export { isContentKind, isHolderKind, isInArea, ITEM_KINDS, KINDS, traitsOf } from './course/schema/kinds.ts';
+export type { ItemKind, KindTraits } from './course/schema/kinds.ts';
 export {
   allLivingItems,
   findNode,
@@ -159,7 +156,7 @@ export { copiedTexts, copySection, duplicateNodes } from './copies/copy.ts';
 export type { CopyPattern, NewId } from './copies/copy.ts';
 export { share } from './course/edits/share.ts';
 export { applyChange } from './course/edits/apply.ts';
-export { ITEM_KINDS, newCourse, newDates, newItem, newSection } from './course/new-course.ts';
+export { newCourse, newDates, newItem, newSection } from './course/new-course.ts';
 export type { NewCourse } from './course/new-course.ts';
 export { foldCode, proposeCode } from './course/codes.ts';
 export {
@@ -251,10 +248,16 @@ export { linkTargets } from './learner/links.ts';
 export type { LinkedItem } from './learner/links.ts';
 export { pacingCsv } from './learner/pacing-csv.ts';
 export { courseView, unlistedItem } from './learner/view.ts';
-export type { CourseView, DoneView, ItemView, PauseView, SectionView } from './learner/view.ts';
-export type { MomentView } from './learner/moment-view.ts';
+export type { SectionView } from './views/course-view.ts';
+export type { PauseView } from './views/course-view.ts';
+export type { ItemView } from './views/course-view.ts';
+export type { DoneView } from './views/course-view.ts';
+export type { CourseView } from './views/course-view.ts';
+export type { MomentView } from './views/moment-view.ts';
 export { waitsOf } from './learner/waits.ts';
-export type { NamedItem, WaitReader, WaitView } from './learner/waits.ts';
+export type { WaitReader } from './learner/waits.ts';
+export type { WaitView } from './views/course-view.ts';
+export type { NamedItem } from './views/course-view.ts';
 export { ownPlan } from './access/resolve.ts';
 export { isCompleted } from './progress/completed.ts';
 export {
@@ -298,27 +301,34 @@ export { mapTextHash } from './course/edits/fields.ts';
 export { mapOwnContent, ownContent } from './course/own-content.ts';
 export { institutionPageSchema } from './menu/institution.ts';
 export type { InstitutionPage } from './menu/institution.ts';
-export { areaOpen, isInArea, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
+export { areaOpen, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
 export type { FaceFacts, MenuAnswer, MenuReason } from './menu/resolve.ts';
 export { hostOf, menuView } from './menu/view.ts';
-export type { MenuGroupView, MenuItemView, MenuView } from './menu/view.ts';
+export type { MenuView } from './views/menu-view.ts';
+export type { MenuItemView } from './views/menu-view.ts';
+export type { MenuGroupView } from './views/menu-view.ts';
 export { arrivalAt } from './menu/arrive.ts';
-export type { Arrival, Visits } from './menu/arrive.ts';
+export type { Visits } from './menu/arrive.ts';
+export type { Arrival } from './views/home-view.ts';
 export { reordered, setEntry } from './menu/edits.ts';
 export { compareMenus, takeAllOver, takeOver } from './menu/compare.ts';
 export type { Menu, MenuDifference } from './menu/compare.ts';
 export { offeredEntries, placeOf } from './menu/offered.ts';
 export { homeView, panelEntries, resolveHome } from './home/resolve.ts';
-export type { HomeView, PanelAnswer, PanelReason, PanelView } from './home/resolve.ts';
-export type { AheadView, WeekView } from './home/ahead.ts';
+export type { PanelAnswer, PanelReason } from './home/resolve.ts';
+export type { PanelView } from './views/home-view.ts';
+export type { HomeView } from './views/home-view.ts';
+export type { WeekView } from './views/home-view.ts';
+export type { AheadView } from './views/home-view.ts';
 export { announcementsAt, datedAnnouncements, homeStandings } from './messages/announcements.ts';
 export type { DatedAnnouncement, Standing } from './messages/announcements.ts';
 export { announcementView } from './messages/announcement-view.ts';
-export type { AnnouncementView } from './messages/announcement-view.ts';
+export type { AnnouncementView } from './views/messages-view.ts';
 export { contactsOf } from './messages/contacts.ts';
-export type { ContactView, StaffProfile } from './messages/contacts.ts';
+export type { StaffProfile } from './views/messages-view.ts';
+export type { ContactView } from './views/messages-view.ts';
 export { shareOf } from './progress/share.ts';
-export type { Share } from './progress/share.ts';
+export type { Share } from './views/home-view.ts';
 export { COLOURS, LEAST_CONTRAST, PAIRS } from './look/colours.ts';
 export type { ColourName, Pair, Palette } from './look/colours.ts';
 export { contrastOf } from './look/contrast.ts';

@@ -1,7 +1,10 @@
 /** What somebody gets of a course or a part of it, and the layer that decided (docs/semantics.md, Access). */
 
+import { z } from 'zod';
+
 /** From least to most: not there at all; its name only; to look at; to work in. */
-export type AccessState = 'absent' | 'named' | 'look' | 'open';
+export const accessStateSchema = z.enum(['absent', 'named', 'look', 'open']);
+export type AccessState = z.infer<typeof accessStateSchema>;
 
 const RANK: Readonly<Record<AccessState, number>> = { absent: 0, named: 1, look: 2, open: 3 };
 

@@ -14,6 +14,8 @@ import type { Opening, OpeningPart } from './opening.ts';
 import { mayPlan, NOTHING_DONE } from './roles.ts';
 import type { Deeds, Viewer } from './roles.ts';
 import { boundsOf } from './window.ts';
+import { isHolder } from '../course/tree.ts';
+import { isContentKind } from '../course/schema/kinds.ts';
 
 export interface Row {
   readonly node: CourseNode;
@@ -70,7 +72,7 @@ function compile(plan: CoursePlan): Compiled {
     }
     const over = overAt(moments);
     if (Number.isFinite(over)) instants.add(over);
-    if (node.kind === 'folder' || node.kind === 'section') {
+    if (isHolder(node)) {
       const isOrdered = node.kind === 'section' ? node.inOrder : inOrder;
       node.items.forEach((item: Item) => add(item, at, section, isOrdered));
     }
@@ -88,8 +90,8 @@ function compile(plan: CoursePlan): Compiled {
 }
 
 function rowOf(course: Course, node: CourseNode, above: number, moments: NodeMoments, inOrder: boolean): Row {
-  const isLeaf = node.kind !== 'section' && node.kind !== 'folder';
-  const waits = isLeaf && node.kind !== 'heading';
+  const isLeaf = !isHolder(node);
+  const waits = isContentKind(node.kind);
   const order = !waits ? null : course.inOrder ? 'course' : inOrder ? 'section' : null;
   const opening = openingOf(node, moments, order);
   const closed = (node.closed ?? course.closed) === 'name' ? 'named' : 'absent';

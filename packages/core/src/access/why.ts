@@ -16,6 +16,8 @@ import { exceptionsFor, heldAt } from './own-course.ts';
 import { accessAt, courseAnswer, ownPlan } from './resolve.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
+import { isHolder } from '../course/tree.ts';
+import { isContentKind } from '../course/schema/kinds.ts';
 
 export type LayerName =
   | 'state'
@@ -155,7 +157,7 @@ function heldAbove(course: Course, node: string): string {
 
 /** The layers that a node has: what cannot stop anybody there is no link of the chain. */
 function possibleLayers(course: Course, node: CourseNode): readonly LayerName[] {
-  const isLeaf = node.kind !== 'section' && node.kind !== 'folder';
+  const isLeaf = !isHolder(node);
   return [
     ...(node.removed ? (['removed'] as const) : []),
     'shown',
@@ -166,7 +168,7 @@ function possibleLayers(course: Course, node: CourseNode): readonly LayerName[] 
 }
 
 function isOrdered(course: Course, section: CourseNode, node: CourseNode): boolean {
-  const waits = node.kind !== 'section' && node.kind !== 'folder' && node.kind !== 'heading';
+  const waits = isContentKind(node.kind);
   return waits && (course.inOrder || (section.kind === 'section' && section.inOrder));
 }
 

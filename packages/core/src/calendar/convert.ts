@@ -10,6 +10,7 @@ import { isWork } from '../course/schema/items-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
 import { allLivingItems, livingSections } from '../course/tree.ts';
 import { planSections } from './plan.ts';
+import { isContentKind, traitsOf } from '../course/schema/kinds.ts';
 
 /** @param patternId the id of the pattern that is made when the course has none. */
 export function convertFormat(course: Course, to: Format, patternId: string): readonly Edit[] {
@@ -63,7 +64,7 @@ function likelyItem(course: Course): string | null {
   const items = livingSections(course).flatMap((section) => allLivingItems(section));
   const found =
     items.find((item) => isWork(item)) ??
-    items.find(({ kind }) => kind === 'page') ??
-    items.find(({ kind }) => kind !== 'folder' && kind !== 'heading');
+    items.find((item) => traitsOf(item).isText) ??
+    items.find(({ kind }) => isContentKind(kind));
   return found?.id ?? null;
 }

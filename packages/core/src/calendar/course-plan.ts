@@ -17,6 +17,8 @@ import { planSections } from './plan.ts';
 import type { Asked, Plan, PlannedSection, Span } from './plan.ts';
 import type { CalendarRow } from './rows.ts';
 import { zoneOf } from './zone.ts';
+import { traitsOf } from '../course/schema/kinds.ts';
+import { isHolder } from '../course/tree.ts';
 
 /** The moments of one section or item; those that it does not have are absent. */
 export interface NodeMoments {
@@ -149,8 +151,8 @@ function countedPauses(rows: readonly CalendarRow[]): readonly string[] {
 
 function countNumbered(items: readonly Item[]): number {
   return items.reduce((sum, item) => {
-    if (!isForLearners(item) || item.kind === 'heading') return sum;
-    return sum + (item.kind === 'folder' ? countNumbered(item.items) : 1);
+    if (!isForLearners(item) || traitsOf(item).part === 'mark') return sum;
+    return sum + (isHolder(item) ? countNumbered(item.items) : 1);
   }, 0);
 }
 
@@ -217,7 +219,7 @@ function allDues(
     const visit = (items: readonly Item[]): void => {
       for (const item of items) {
         if (item.removed) continue;
-        if (item.kind === 'folder') visit(item.items);
+        if (isHolder(item)) visit(item.items);
         else if ('due' in item && item.due !== null) found.set(item.id, { due: item.due, own });
       }
     };
@@ -250,9 +252,9 @@ function resolveSection(
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
       if (item.removed) continue;
-      if (item.kind === 'folder') visit(item.items);
+      if (isHolder(item)) visit(item.items);
       if ('due' in item && item.due !== null) add(item, { due: resolve(item.due, 'due', item.id) });
-      else if (item.kind === 'meeting') add(item, heldOf(item.held, span, item.id, resolve));
+      else if ('held' in item) add(item, heldOf(item.held, span, item.id, resolve));
       else add(item, {});
     }
   };

@@ -1,5 +1,7 @@
 /** Which days each section covers, in every format and pace (docs/semantics.md, Sections in time). */
+import { z } from 'zod';
 import type { Dates } from '../course/schema/dates-schema.ts';
+import type { DeepReadonly } from '../course/schema/readonly.ts';
 import type { Course, Section } from '../course/schema/schema.ts';
 import { livingSections } from '../course/tree.ts';
 import { toDay, toDayNumber, weekdayOfNumber } from './day-number.ts';
@@ -162,14 +164,16 @@ function lastDayOf(
 }
 
 /** Where a moment falls: before the first day, in a slot, in a pause, or after the last day. */
-export type Moment =
-  | { readonly kind: 'undated' }
-  | { readonly kind: 'before'; readonly days: number }
-  | { readonly kind: 'slot'; readonly number: number }
-  | { readonly kind: 'pause'; readonly name: string }
+export const momentInCourseSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('undated') }),
+  z.object({ kind: z.literal('before'), days: z.int() }),
+  z.object({ kind: z.literal('slot'), number: z.int() }),
+  z.object({ kind: z.literal('pause'), name: z.string() }),
   /** Within the course's days, where nothing stands: between two units, or without a clock. */
-  | { readonly kind: 'within' }
-  | { readonly kind: 'after' };
+  z.object({ kind: z.literal('within') }),
+  z.object({ kind: z.literal('after') }),
+]);
+export type Moment = DeepReadonly<z.infer<typeof momentInCourseSchema>>;
 
 /** What an instant (ISO, UTC) falls into, by the days of the course's own zone. */
 export function momentIn(plan: Plan, zone: string, instant: string): Moment {

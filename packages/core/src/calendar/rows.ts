@@ -1,21 +1,25 @@
 /** What a course's calendar is made of: slots that sections take, and named pauses between them. */
+import { z } from 'zod';
+import { daySchema, timeSchema } from '../course/schema/basics.ts';
+import type { DeepReadonly } from '../course/schema/readonly.ts';
 import type { PausePolicy } from '../course/schema/dates-schema.ts';
 
 /** A meeting of a meeting-by-meeting course, as it is held. */
-export interface HeldMeeting {
+export const heldMeetingSchema = z.object({
   /** The key of its change: pattern and original day, or an added meeting's own id. */
-  readonly key: string;
+  key: z.string(),
   /** Null for an added meeting. */
-  readonly pattern: string | null;
+  pattern: z.string().nullable(),
   /** The day that its pattern gave it; an added meeting's own. */
-  readonly originalDay: string;
-  readonly day: string;
+  originalDay: daySchema,
+  day: daySchema,
   /** HH:MM, in the course's zone. */
-  readonly time: string;
-  readonly minutes: number;
-  readonly place: string | null;
-  readonly status: 'held' | 'moved' | 'added' | 'cancelled';
-}
+  time: timeSchema,
+  minutes: z.int(),
+  place: z.string().nullable(),
+  status: z.enum(['held', 'moved', 'added', 'cancelled']),
+});
+export type HeldMeeting = DeepReadonly<z.infer<typeof heldMeetingSchema>>;
 
 /** A place in the calendar that one section takes: a week, a unit's days, or a meeting and the days after it. */
 export interface Slot {

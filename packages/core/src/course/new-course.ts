@@ -4,7 +4,9 @@ import type { Item } from './schema/items-schema.ts';
 import { datesSchema } from './schema/dates-schema.ts';
 import type { Dates } from './schema/dates-schema.ts';
 import { courseSchema, sectionSchema } from './schema/schema.ts';
-import type { Course, ItemKind, Purpose, Section } from './schema/schema.ts';
+import type { Course, Purpose, Section } from './schema/schema.ts';
+import { ITEM_KINDS, traitsOf } from './schema/kinds.ts';
+import type { ItemKind } from './schema/kinds.ts';
 
 export interface NewCourse {
   readonly id: string;
@@ -20,27 +22,14 @@ export interface NewCourse {
   readonly sectionIds: readonly string[];
 }
 
-/** In the order in which they are offered. */
-export const ITEM_KINDS: readonly ItemKind[] = [
-  'page',
-  'file',
-  'link',
-  'video',
-  'assignment',
-  'quiz',
-  'discussion',
-  'meeting',
-  'heading',
-  'folder',
-];
-
 // The schemas' own defaults, asked once a kind.
 const BLANK: Readonly<Record<string, Item>> = Object.fromEntries(
   ITEM_KINDS.map((kind) => {
     const bare = { id: 'x', kind, title: 'x', shown: true };
-    const minutes = kind === 'heading' || kind === 'folder' ? {} : { minutes: null };
-    const address = kind === 'link' ? { address: null } : {};
-    const items = kind === 'folder' ? { items: [] } : {};
+    const { part, address: leads } = traitsOf({ kind });
+    const minutes = part === 'content' ? { minutes: null } : {};
+    const address = leads === 'out' ? { address: null } : {};
+    const items = part === 'holder' ? { items: [] } : {};
     return [kind, itemSchema.parse({ ...bare, ...minutes, ...address, ...items })];
   }),
 );

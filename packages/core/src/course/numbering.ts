@@ -6,6 +6,8 @@
 import type { Item } from './schema/items-schema.ts';
 import type { Numbering, Section } from './schema/schema.ts';
 import { isForLearners } from './tree.ts';
+import { isHolder } from './tree.ts';
+import { isContentKind } from './schema/kinds.ts';
 
 /** A section's own number, and what its items count from. */
 export interface SectionNumber {
@@ -31,8 +33,8 @@ export function numberItems(
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
       if (!isForLearners(item)) continue;
-      if (item.kind === 'folder') visit(item.items);
-      else if (item.kind !== 'heading') {
+      if (isHolder(item)) visit(item.items);
+      else if (isContentKind(item.kind)) {
         count += 1;
         numbers.set(item.id, `${number}.${count}`);
       }

@@ -1,4 +1,5 @@
 /** Finding one's way in the outline. All of it is pure and returns new values. */
+import { isHolderKind } from './schema/kinds.ts';
 import type { Folder, Item } from './schema/items-schema.ts';
 import type { Course, CourseNode, Section } from './schema/schema.ts';
 
@@ -15,7 +16,7 @@ export interface Place {
 }
 
 export function isHolder(node: CourseNode): node is Holder {
-  return node.kind === 'section' || node.kind === 'folder';
+  return isHolderKind(node.kind);
 }
 
 export function findNode(course: Course, id: string): Place | null {
@@ -32,7 +33,7 @@ function findIn(above: readonly Holder[], id: string): Place | null {
   for (let index = 0; index < holder.items.length; index += 1) {
     const item = holder.items[index] as Item;
     if (item.id === id) return { node: item, parent: holder.id, index, above };
-    const inside = item.kind === 'folder' ? findIn([...above, item], id) : null;
+    const inside = isHolder(item) ? findIn([...above, item], id) : null;
     if (inside !== null) return inside;
   }
   return null;
@@ -74,7 +75,7 @@ export function allLivingItems(holder: Holder): readonly Item[] {
     for (const item of items) {
       if (item.removed) continue;
       found.push(item);
-      if (item.kind === 'folder') visit(item.items);
+      if (isHolder(item)) visit(item.items);
     }
   };
   visit(holder.items);
@@ -88,7 +89,7 @@ export function shownItems(holder: Holder): readonly Item[] {
     for (const item of items) {
       if (!isForLearners(item)) continue;
       found.push(item);
-      if (item.kind === 'folder') visit(item.items);
+      if (isHolder(item)) visit(item.items);
     }
   };
   if (isForLearners(holder)) visit(holder.items);
@@ -104,7 +105,7 @@ export function subtree(node: CourseNode): readonly CourseNode[] {
 export function folderDepth(node: CourseNode): number {
   if (!isHolder(node)) return 0;
   const inside = node.items.reduce((deepest, item) => Math.max(deepest, folderDepth(item)), 0);
-  return inside + (node.kind === 'folder' ? 1 : 0);
+  return inside + (node.kind === 'section' ? 0 : 1);
 }
 
 /** The course as it is seen: without tombstones. Two courses are the same when these are equal. */
@@ -113,7 +114,7 @@ export function withoutTombstones(course: Course): Course {
 }
 
 function living<T extends Holder>(holder: T): T {
-  const items = livingItems(holder).map((item): Item => (item.kind === 'folder' ? living(item) : item));
+  const items = livingItems(holder).map((item): Item => (isHolder(item) ? living(item) : item));
   return { ...holder, items };
 }
 

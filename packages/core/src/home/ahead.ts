@@ -1,25 +1,9 @@
 /** What is due, held or opening, read off the course as one person gets it. */
 import { addDays, dayOf, weekdayOnOrAfter } from '../calendar/days.ts';
 import { isReadable } from '../access/answer.ts';
-import type { MomentView } from '../learner/moment-view.ts';
-import type { CourseView, ItemView, SectionView } from '../learner/view.ts';
-import type { ItemKind } from '../course/schema/schema.ts';
-
-export interface AheadView {
-  readonly what: 'due' | 'held' | 'opens';
-  readonly id: string;
-  /** Null: a section. */
-  readonly kind: ItemKind | null;
-  readonly number: string | null;
-  /** Null: a section that is called by its days. */
-  readonly title: string | null;
-  readonly moment: MomentView;
-}
-
-export interface WeekView {
-  /** Seven ISO days, in order, each with what stands on it. */
-  readonly days: readonly { readonly day: string; readonly events: readonly AheadView[] }[];
-}
+import type { MomentView } from '../views/moment-view.ts';
+import type { CourseView, ItemView, SectionView } from '../views/course-view.ts';
+import type { AheadView, WeekView } from '../views/home-view.ts';
 
 /** Everything with a date, in the order of the dates. What is done is not ahead of anybody. */
 export function datedThings(view: CourseView): readonly AheadView[] {

@@ -7,40 +7,15 @@ import { ownPlan } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Panel } from '../course/schema/home-schema.ts';
-import type { CoursePicture } from '../course/schema/look-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
-import type { CourseView } from '../learner/view.ts';
 import type { MenuReason, FaceFacts } from '../menu/resolve.ts';
 import { announcementView } from '../messages/announcement-view.ts';
-import type { AnnouncementView } from '../messages/announcement-view.ts';
 import { announcementsAt } from '../messages/announcements.ts';
 import { contactsOf } from '../messages/contacts.ts';
-import type { ContactView } from '../messages/contacts.ts';
 import { shareOf } from '../progress/share.ts';
-import type { Share } from '../progress/share.ts';
 import { aheadWithin, weekOf } from './ahead.ts';
-import type { AheadView, WeekView } from './ahead.ts';
-
-interface Placed {
-  readonly id: string;
-  readonly column: Panel['column'];
-}
-
-export type PanelView = Placed &
-  (
-    | { readonly kind: 'welcome'; /** Hash of its HTML. */ readonly text: string }
-    | {
-        readonly kind: 'announcements';
-        readonly announcements: readonly AnnouncementView[];
-        readonly more: number;
-      }
-    | { readonly kind: 'next'; readonly ahead: readonly AheadView[]; readonly days: number }
-    | { readonly kind: 'picture'; readonly picture: CoursePicture }
-    | { readonly kind: 'contact'; readonly contacts: readonly ContactView[] }
-    | { readonly kind: 'progress'; readonly share: Share }
-    | { readonly kind: 'week'; readonly week: WeekView }
-    | { readonly kind: 'carry_on' | 'outline' | 'about' }
-  );
+import type { CourseView } from '../views/course-view.ts';
+import type { HomeView, PanelView } from '../views/home-view.ts';
 
 export type PanelReason = Extract<MenuReason, { readonly kind: 'not_shown' | 'area_off' | 'empty' }>['kind'];
 
@@ -50,11 +25,6 @@ export interface PanelAnswer {
   /** What a reader gets; null: it is not there for them. */
   readonly view: PanelView | null;
   readonly unseen: PanelReason | null;
-}
-
-export interface HomeView {
-  readonly columns: 1 | 2;
-  readonly panels: readonly PanelView[];
 }
 
 export function panelEntries({ panels }: Course): readonly (readonly [string, Panel])[] {

@@ -1,6 +1,7 @@
 /** What the links of a text can lead to for one person: every item of the view, by id. */
-import type { CourseView, ItemView } from './view.ts';
 import { isReadable } from '../access/answer.ts';
+import type { CourseView, ItemView } from '../views/course-view.ts';
+import { isContentKind } from '../course/schema/kinds.ts';
 
 export interface LinkedItem {
   readonly number: string | null;
@@ -13,7 +14,7 @@ export function linkTargets(view: CourseView): ReadonlyMap<string, LinkedItem> {
   const found = new Map<string, LinkedItem>();
   const add = (items: readonly ItemView[]): void => {
     for (const { id, kind, number, title, state, items: held } of items) {
-      const isPage = kind !== 'heading' && kind !== 'folder';
+      const isPage = isContentKind(kind);
       found.set(id, { number, title, opens: isPage && isReadable(state) });
       add(held);
     }

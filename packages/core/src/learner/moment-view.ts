@@ -1,12 +1,6 @@
 /** A planned moment: the day and time in the course's zone, and the instant (ISO, UTC) for everybody else's. */
 import type { Resolved } from '../calendar/moments.ts';
-
-export interface MomentView {
-  readonly day: string;
-  /** HH:MM, or null where the day is meant. */
-  readonly time: string | null;
-  readonly instant: string;
-}
+import type { MomentView } from '../views/moment-view.ts';
 
 /** Null where it has no date. */
 export function momentView(resolved: Resolved | undefined): MomentView | null {

@@ -2,8 +2,8 @@
  * The pacing guide as CSV (RFC 4180): a course as one person gets it, one line an item; moments as local times
  * in the course's zone, days and times as ISO 8601 writes them.
  */
-import type { MomentView } from './moment-view.ts';
-import type { CourseView, ItemView, SectionView } from './view.ts';
+import type { MomentView } from '../views/moment-view.ts';
+import type { CourseView, ItemView, SectionView } from '../views/course-view.ts';
 
 const HEAD = [
   'section',

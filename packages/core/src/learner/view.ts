@@ -2,128 +2,30 @@
  * A course as one person gets it: resolved, numbered, dated, without rules. The server answers learners with
  * it, and the setup workspace shows the same value beside the stop being worked on.
  */
-import type { CourseEvent, Format, Pace } from '../course/schema/dates-schema.ts';
-import type { Accent, CourseFileRef, Item } from '../course/schema/items-schema.ts';
-import type { Course, CourseNode, CourseState, ItemKind } from '../course/schema/schema.ts';
+import type { Item } from '../course/schema/items-schema.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
 import { canSee, isReadable, isThere } from '../access/answer.ts';
 import type { AccessState, Answer } from '../access/answer.ts';
 import { ownPlan, resolveAccess } from '../access/resolve.ts';
 import type { Access } from '../access/resolve.ts';
-import type { DoneRule } from '../course/schema/access-schema.ts';
 import { allLivingItems, findNode } from '../course/tree.ts';
 import type { Viewer } from '../access/roles.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
 import { momentIn } from '../calendar/plan.ts';
 import type { Moment } from '../calendar/plan.ts';
-import type { HeldMeeting } from '../calendar/rows.ts';
 import { momentView } from './moment-view.ts';
-import type { MomentView } from './moment-view.ts';
 import { waitsOf } from './waits.ts';
-import type { WaitReader, WaitView } from './waits.ts';
-
-export interface ItemView {
-  readonly id: string;
-  readonly kind: ItemKind;
-  readonly number: string | null;
-  readonly title: string;
-  /** Null also when it is not to stand in the outline. */
-  readonly summary: string | null;
-  /** Whole minutes, or null. */
-  readonly minutes: number | null;
-  /** Where a link or a video leads; null for everything else. */
-  readonly address: string | null;
-  readonly file: CourseFileRef | null;
-  /** How long a video plays. */
-  readonly seconds: number | null;
-  readonly place: string | null;
-  readonly due: MomentView | null;
-  readonly held: MomentView | null;
-  /** When it opens, while it is only named. */
-  readonly opens: MomentView | null;
-  /** While it is only named: all that its opening waits for, where that is more than one moment. */
-  readonly waits: WaitView | null;
-  /** Until when it is open, while it is. */
-  readonly until: MomentView | null;
-  /** Null: it is not counted. */
-  readonly done: DoneView | null;
-  readonly accent: Accent | null;
-  readonly state: AccessState;
-  /** What a folder holds. */
-  readonly items: readonly ItemView[];
-}
-
-export interface DoneView {
-  readonly by: DoneRule['by'];
-  readonly isDone: boolean;
-}
-
-export interface SectionView {
-  readonly id: string;
-  readonly number: string | null;
-  /** Null: nobody has typed one, so it follows `days`. */
-  readonly title: string | null;
-  readonly summary: string | null;
-  readonly accent: Accent | null;
-  /** ISO days, both included; null when the section has none. */
-  readonly days: { readonly first: string; readonly last: string } | null;
-  /** Days of the learner's own clock, for one who has not joined. */
-  readonly own: { readonly first: number; readonly last: number } | null;
-  readonly meeting: HeldMeeting | null;
-  readonly current: boolean;
-  readonly opens: MomentView | null;
-  readonly waits: WaitView | null;
-  readonly state: AccessState;
-  readonly items: readonly ItemView[];
-}
-
-/** A named pause between sections. */
-export interface PauseView {
-  readonly name: string;
-  readonly number: string | null;
-  readonly first: string;
-  readonly last: string;
-  /** The section that it stands before; null: after all of them. */
-  readonly before: string | null;
-}
-
-export interface CourseView {
-  readonly id: string;
-  readonly code: string;
-  readonly title: string;
-  readonly state: CourseState;
-  readonly access: AccessState;
-  /** The instant at which it opens (ISO, UTC), while only its public page is there. */
-  readonly opens: string | null;
-  /** Hash of the description's HTML. */
-  readonly description: string | null;
-  readonly format: Format;
-  readonly pace: Pace;
-  readonly reading: Course['reading'];
-  readonly firstDay: string | null;
-  readonly lastDay: string | null;
-  /** On the last day the course goes on until this minute is over. */
-  readonly lastTime: string | null;
-  readonly zone: string;
-  readonly event: CourseEvent | null;
-  readonly now: Moment;
-  readonly sections: readonly SectionView[];
-  readonly pauses: readonly PauseView[];
-  /** For who is not in the course: items that they may read all the same. */
-  readonly samples: readonly ItemView[];
-  /** Its dates are over, and after them it is closed. */
-  readonly isOver: boolean;
-  /** What visitors are asked for before they may look; null: nothing. */
-  readonly asks: 'passphrase' | null;
-  /** On the public page. */
-  readonly outcomes: readonly string[];
-  readonly madeFor: string | null;
-  readonly bringAlong: string | null;
-  readonly hoursAWeek: number | null;
-  /** Around one item: that item, and what is read before it (a hash). */
-  readonly around: ItemView | null;
-  readonly introduction: string | null;
-}
+import type { WaitReader } from './waits.ts';
+import type {
+  CourseView,
+  DoneView,
+  ItemView,
+  PauseView,
+  SectionView,
+  WaitView,
+} from '../views/course-view.ts';
+import { isHolder } from '../course/tree.ts';
 
 interface Reader extends WaitReader {
   readonly section: SectionPlan;
@@ -271,16 +173,16 @@ function itemView(item: Item, reader: Reader): ItemView {
     address: isOpen && 'address' in item ? item.address : null,
     file: isOpen && 'file' in item ? item.file : null,
     seconds: isOpen && 'seconds' in item ? item.seconds : null,
-    place: isOpen && item.kind === 'meeting' ? placeOf(item.place, section) : null,
+    place: isOpen && 'held' in item ? placeOf(item.place, section) : null,
     due: isOpen ? momentView(due) : null,
     held: isOpen ? momentView(held) : null,
     opens: isOpen ? null : momentView(opens),
     waits: isOpen ? null : severalWaits(item, reader),
     until: state === 'open' ? momentView(until) : null,
     done: isOpen ? doneView(item, reader) : null,
-    accent: item.kind === 'folder' ? item.accent : null,
+    accent: 'accent' in item ? item.accent : null,
     state,
-    items: item.kind === 'folder' ? itemViews(item.items, reader) : [],
+    items: isHolder(item) ? itemViews(item.items, reader) : [],
   };
 }
 

@@ -13,21 +13,7 @@ import { isGroup } from '../course/rules.ts';
 import type { CourseNode } from '../course/schema/schema.ts';
 import { findNode } from '../course/tree.ts';
 import { momentView } from './moment-view.ts';
-import type { MomentView } from './moment-view.ts';
-
-/** An item as it may be named; null: it is there, and not for this reader. */
-export type NamedItem = {
-  readonly id: string;
-  readonly number: string | null;
-  readonly title: string;
-} | null;
-
-export type WaitView =
-  | { readonly kind: 'from'; readonly moment: MomentView; readonly met: boolean }
-  | { readonly kind: 'done'; readonly items: readonly NamedItem[]; readonly met: boolean }
-  | { readonly kind: 'scored'; readonly item: NamedItem; readonly least: number; readonly met: boolean }
-  | { readonly kind: 'course'; readonly title: string; readonly met: boolean }
-  | { readonly kind: 'all' | 'any'; readonly of: readonly WaitView[]; readonly met: boolean };
+import type { NamedItem, WaitView } from '../views/course-view.ts';
 
 export interface WaitReader {
   readonly plan: CoursePlan;

@@ -8,10 +8,7 @@ import type { Arrive } from '../course/schema/menu-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
 import { areaOpen } from './resolve.ts';
 import type { FaceFacts } from './resolve.ts';
-
-export type Arrival =
-  | { readonly to: 'home' | 'sections' | 'announcements' }
-  | { readonly to: 'item' | 'section'; readonly id: string };
+import type { Arrival } from '../views/home-view.ts';
 
 /** What is known of their visits so far. */
 export interface Visits {

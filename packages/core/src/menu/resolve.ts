@@ -15,8 +15,10 @@ import type { Course, CourseNode } from '../course/schema/schema.ts';
 import { allLivingItems, findNode, livingSections } from '../course/tree.ts';
 import { announcementsAt, nextAnnouncementAt } from '../messages/announcements.ts';
 import { contactsOf } from '../messages/contacts.ts';
-import type { StaffProfile } from '../messages/contacts.ts';
 import type { InstitutionPage } from './institution.ts';
+import type { StaffProfile } from '../views/messages-view.ts';
+import { isContent } from '../course/schema/items-schema.ts';
+import { isInArea, traitsOf } from '../course/schema/kinds.ts';
 
 /** What a course's pages need besides the course. */
 export interface FaceFacts {
@@ -149,24 +151,6 @@ export function areaOpen(
   return areaUnseen(area, { course, plan, access, viewer, at, facts }) === null;
 }
 
-/** What an area collects, where it collects items. */
-export function isInArea(area: Area, item: Item): boolean {
-  switch (area) {
-    case 'assignments':
-      return item.kind === 'assignment';
-    case 'quizzes':
-      return item.kind === 'quiz';
-    case 'discussions':
-      return item.kind === 'discussion';
-    case 'meetings':
-      return item.kind === 'meeting';
-    case 'files':
-      return item.kind === 'file' || (item.kind === 'video' && item.file !== null);
-    default:
-      return false;
-  }
-}
-
 function areaUnseen(area: Area, reading: Reading): MenuReason | null {
   const { course, plan, viewer, at, facts } = reading;
   if (course.areas[area] === 'off') return { kind: 'area_off' };
@@ -246,7 +230,7 @@ function itemUnseen(id: string, { plan, access }: Reading): MenuReason | null {
   const place = findNode(plan.course, id);
   const answer = access.nodes.get(id);
   if (place === null || answer === undefined || answer.because === 'removed') return { kind: 'gone' };
-  if (place.node.kind === 'section' || place.node.kind === 'folder' || place.node.kind === 'heading') {
+  if (!isContent(place.node)) {
     return { kind: 'gone' };
   }
   if (!canSee(answer)) {
@@ -258,5 +242,5 @@ function itemUnseen(id: string, { plan, access }: Reading): MenuReason | null {
 
 /** A page without a word on it. */
 export function isEmptyPage(item: Pick<Item, 'kind'> & { readonly text?: string | null }): boolean {
-  return item.kind === 'page' && item.text === null;
+  return traitsOf(item).isText && item.text === null;
 }

@@ -2,43 +2,13 @@
 import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import { ownPlan } from '../access/resolve.ts';
-import type { Area, MenuGroup } from '../course/schema/menu-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
 import { findNode } from '../course/tree.ts';
 import type { Words } from '../course/schema/words-schema.ts';
 import type { InstitutionPage } from './institution.ts';
 import { resolveMenu } from './resolve.ts';
 import type { FaceFacts, MenuAnswer } from './resolve.ts';
-
-export interface MenuItemView {
-  readonly id: string;
-  readonly to: 'area' | 'item' | 'address' | 'institution' | 'divider';
-  readonly area: Area | null;
-  /** Id of the item that it opens. */
-  readonly item: string | null;
-  readonly address: string | null;
-  /** Own names of the entry; where there is none in the reader's language, `names` of what it leads to. */
-  readonly names: Words;
-  /** The title of an item; the host of an address. */
-  readonly title: string | null;
-  readonly staffOnly: boolean;
-}
-
-export interface MenuGroupView {
-  /** Null: what stands before the first group. */
-  readonly id: string | null;
-  readonly group: MenuGroup | null;
-  readonly names: Words;
-  readonly entries: readonly MenuItemView[];
-}
-
-export interface MenuView {
-  readonly groups: readonly MenuGroupView[];
-  /** The institution's own first page. */
-  readonly site: { readonly names: Words; readonly address: string } | null;
-  /** Help, by the area that it stands beside; under `''` that for everything else. */
-  readonly help: Readonly<Record<string, { readonly names: Words; readonly address: string }>>;
-}
+import type { MenuGroupView, MenuItemView, MenuView } from '../views/menu-view.ts';
 
 /** @param hint a plan of this course; taken where it is this person's. */
 export function menuView(

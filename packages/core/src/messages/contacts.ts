@@ -1,30 +1,6 @@
 /** Whom learners can turn to: each card written once, wherever it is shown. */
-import type { Role } from '../access/roles.ts';
 import type { Course } from '../course/schema/schema.ts';
-import type { CoursePicture } from '../course/schema/look-schema.ts';
-
-/** Somebody of the staff, as their profile has them. */
-export interface StaffProfile {
-  readonly id: string;
-  readonly name: string;
-  readonly mail: string;
-  readonly role: Extract<Role, 'instructor' | 'assistant'>;
-}
-
-export interface ContactView {
-  readonly id: string;
-  readonly name: string;
-  /** Null for those who are not of the course's staff. */
-  readonly role: StaffProfile['role'] | null;
-  /** What they help with. */
-  readonly does: string | null;
-  readonly mail: string | null;
-  readonly phone: string | null;
-  readonly link: string | null;
-  readonly reach: string | null;
-  readonly hours: string | null;
-  readonly picture: CoursePicture | null;
-}
+import type { ContactView, StaffProfile } from '../views/messages-view.ts';
 
 /**
  * In their order; cards that are hidden, or of somebody who is not on the staff any more, are left out.

@@ -3,12 +3,7 @@ import { compileAccess, possibleRows } from '../access/compile.ts';
 import { NOTHING_DONE } from '../access/roles.ts';
 import type { Viewer } from '../access/roles.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
-
-export interface Share {
-  readonly done: number;
-  /** Items possible for them, with a done rule; those that are only closed for now are among them. */
-  readonly counted: number;
-}
+import type { Share } from '../views/home-view.ts';
 
 /**
  * @param plan the plan of this person's own course.

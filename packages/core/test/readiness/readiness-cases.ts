@@ -1,7 +1,7 @@
 /** For each rule of readiness the courses that it finds something in, and how grave that is. */
 import { AREAS, newItem } from '../../src/index.ts';
 import type {
-  Assignment,
+  WorkItem,
   Course,
   FactsByText,
   Item,
@@ -68,8 +68,11 @@ const withItems = (...more: Item[]): Course => ({
     one.id === 'B' ? { ...one, items: [...one.items, ...more] } : one,
   ),
 });
-const work = (id: string, due: PlannedMoment | null, more: Partial<Assignment> = {}): Item =>
-  newItem('assignment', { id, title: id, text: 'a'.repeat(64), due, ...more });
+const work = (
+  id: string,
+  due: PlannedMoment | null,
+  more: Partial<Extract<WorkItem, { kind: 'assignment' }>> = {},
+): Item => newItem('assignment', { id, title: id, text: 'a'.repeat(64), due, ...more });
 const fixed = (on: string, time = '23:59'): PlannedMoment => ({ kind: 'fixed', day: on, time });
 const after = (item: string): PlannedMoment => ({
   kind: 'relative',

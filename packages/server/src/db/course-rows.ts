@@ -1,6 +1,6 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
 import { LockMode } from '@mikro-orm/core';
-import { courseSchema, isHolder, subtree } from '@itinerary/core';
+import { courseSchema, isHolder, isHolderKind, subtree } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
@@ -48,7 +48,7 @@ export function toCourse(row: CourseRecord, nodes: readonly NodeRecord[]): Cours
     title,
     shown,
     removed,
-    ...(kind === 'section' || kind === 'folder' ? { items: ordered(id).map(toNode) } : {}),
+    ...(isHolderKind(kind) ? { items: ordered(id).map(toNode) } : {}),
   });
   return courseSchema.parse({
     ...row.settings,

@@ -6,18 +6,7 @@
 import { z } from 'zod';
 import { idSchema, mostOf } from '../schema/basics.ts';
 import { meetingChangeSchema, patternSchema, pauseSchema } from '../schema/dates-schema.ts';
-import {
-  assignmentSchema,
-  discussionSchema,
-  fileItemSchema,
-  folderSchema,
-  headingSchema,
-  linkSchema,
-  meetingSchema,
-  pageSchema,
-  quizSchema,
-  videoSchema,
-} from '../schema/items-schema.ts';
+import { ITEM_SHAPES } from '../schema/items-schema.ts';
 import { exceptionSchema, groupSchema } from '../schema/access-schema.ts';
 import { panelSchema } from '../schema/home-schema.ts';
 import { menuEntrySchema } from '../schema/menu-schema.ts';
@@ -88,19 +77,12 @@ const COURSE_ENTRIES: FieldTable = {
   roleNames: roleNameSchema,
 };
 
-const BY_KIND: Readonly<Record<CourseNode['kind'], FieldTable>> = {
-  section: plain(sectionSchema.shape),
-  page: plain(pageSchema.shape),
-  file: plain(fileItemSchema.shape),
-  link: plain(linkSchema.shape),
-  video: plain(videoSchema.shape),
-  assignment: plain(assignmentSchema.shape),
-  quiz: plain(quizSchema.shape),
-  discussion: plain(discussionSchema.shape),
-  meeting: plain(meetingSchema.shape),
-  heading: plain(headingSchema.shape),
-  folder: plain(folderSchema.shape),
-};
+const BY_KIND = Object.fromEntries(
+  Object.entries({ section: sectionSchema.shape, ...ITEM_SHAPES }).map(([kind, shape]) => [
+    kind,
+    plain(shape),
+  ]),
+) as Readonly<Record<CourseNode['kind'], FieldTable>>;
 
 /** The fields that hold the hash of a long text. */
 export const TEXT_FIELDS: ReadonlySet<string> = new Set(['description', 'introduction', 'text']);

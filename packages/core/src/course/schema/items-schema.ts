@@ -17,6 +17,8 @@ import {
   groupWorkSchema,
   openingRuleSchema,
 } from './access-schema.ts';
+import { isContentKind, isWorkKind } from './kinds.ts';
+import type { ContentKind, HolderKind, ItemKind, WorkKind } from './kinds.ts';
 import type { Closed, OpeningRule } from './access-schema.ts';
 import { momentSchema } from './moment-schema.ts';
 import type { PlannedMoment } from './moment-schema.ts';
@@ -143,28 +145,20 @@ export const meetingSchema = z.strictObject({
 });
 export const headingSchema = z.strictObject({ ...titled, kind: z.literal('heading') });
 
-const leafSchemas = [
-  pageSchema,
-  fileItemSchema,
-  linkSchema,
-  videoSchema,
-  assignmentSchema,
-  quizSchema,
-  discussionSchema,
-  meetingSchema,
-  headingSchema,
-] as const;
+/** A kind is one line here, beside its traits; folders, which hold all of them, come last. */
+const LEAVES = {
+  page: pageSchema,
+  file: fileItemSchema,
+  link: linkSchema,
+  video: videoSchema,
+  assignment: assignmentSchema,
+  quiz: quizSchema,
+  discussion: discussionSchema,
+  meeting: meetingSchema,
+  heading: headingSchema,
+} as const satisfies Readonly<Record<Exclude<ItemKind, HolderKind>, z.ZodType>>;
 
-export type Page = z.infer<typeof pageSchema>;
-export type FileItem = z.infer<typeof fileItemSchema>;
-export type Link = z.infer<typeof linkSchema>;
-export type Video = z.infer<typeof videoSchema>;
-export type Assignment = z.infer<typeof assignmentSchema>;
-export type Quiz = z.infer<typeof quizSchema>;
-export type Discussion = z.infer<typeof discussionSchema>;
-export type Meeting = z.infer<typeof meetingSchema>;
-export type Heading = z.infer<typeof headingSchema>;
-export type Leaf = z.infer<(typeof leafSchemas)[number]>;
+export type Leaf = z.infer<(typeof LEAVES)[keyof typeof LEAVES]>;
 
 /** Holds items, folders among them. */
 export interface Folder {
@@ -194,23 +188,44 @@ export const folderSchema = z.strictObject({
   items: folderItems,
 });
 
-export const itemSchema: z.ZodType<Item> = z.discriminatedUnion('kind', [...leafSchemas, folderSchema]);
+export const itemSchema: z.ZodType<Item> = z.discriminatedUnion('kind', [
+  ...(Object.values(LEAVES) as [typeof pageSchema]),
+  folderSchema,
+]) as z.ZodType<Item>;
+
+function shapesOf<Kind extends string>(
+  schemas: Readonly<Record<Kind, { readonly shape: Readonly<Record<string, z.ZodType>> }>>,
+): Readonly<Record<Kind, Readonly<Record<string, z.ZodType>>>> {
+  const entries = Object.entries<{ readonly shape: Readonly<Record<string, z.ZodType>> }>(schemas);
+  return Object.fromEntries(entries.map(([kind, { shape }]) => [kind, shape])) as ReturnType<
+    typeof shapesOf<Kind>
+  >;
+}
+
+/** The fields of each kind. */
+export const ITEM_SHAPES: Readonly<Record<ItemKind, Readonly<Record<string, z.ZodType>>>> = {
+  ...shapesOf(LEAVES),
+  folder: folderSchema.shape,
+};
 
 export const itemsSchema: z.ZodType<Item[]> = z
   .array(itemSchema)
   .max(MAX_ITEMS_PER_PARENT * TOMBSTONES_FACTOR);
 
-/** An item that is worked on for a set time and can be pointed at by outcomes: all but headings, folders. */
-export type ContentItem = Exclude<Leaf, Heading>;
-/** An item that something is handed in for. */
-export type WorkItem = Assignment | Quiz | Discussion;
+/** An item that is worked on for a set time and can be pointed at by outcomes. */
+export type ContentItem = Extract<Leaf, { kind: ContentKind }>;
+/** An item that something is made in by a due moment. */
+export type WorkItem = Extract<Leaf, { kind: WorkKind }>;
+
+/** An item with a file of its own. */
+export type FiledItem = Extract<Leaf, { file: unknown }>;
 
 export function isWork(node: { readonly kind: string }): node is WorkItem {
-  return node.kind === 'assignment' || node.kind === 'quiz' || node.kind === 'discussion';
+  return isWorkKind(node.kind);
 }
 
 export function isContent(node: { readonly kind: string }): node is ContentItem {
-  return node.kind !== 'section' && node.kind !== 'folder' && node.kind !== 'heading';
+  return isContentKind(node.kind);
 }
 
 /** A media type that every browser shows as a picture, and that cannot carry a script. */

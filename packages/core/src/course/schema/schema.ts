@@ -49,6 +49,7 @@ import { coursePictureSchema, lookSchema } from './look-schema.ts';
 import { AREAS, arriveSchema, FIRST_MENU, MAX_MENU, menuEntrySchema } from './menu-schema.ts';
 import { announcementSchema, contactSchema, MAX_ANNOUNCEMENTS, MAX_CONTACTS } from './messages-schema.ts';
 import { languageSchema, roleNameSchema } from './words-schema.ts';
+import { isHolderKind } from './kinds.ts';
 
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
 export const MAX_SECTIONS = 200;
@@ -187,7 +188,6 @@ export const courseSchema = z.strictObject({
 export type Section = z.infer<typeof sectionSchema>;
 export type Course = z.infer<typeof courseSchema>;
 export type CourseNode = Section | Item;
-export type ItemKind = Item['kind'];
 
 /** What is held back, a section in it, folders in folders, and an item; with the rules that fields hold below them. */
 const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH + 6 + 2 * MAX_RULE_DEPTH;
@@ -228,9 +228,9 @@ function checkNodes(course: Course): readonly Mistake[] {
       });
     }
     seen.add(node.id);
-    if (depth > MAX_FOLDER_DEPTH && node.kind === 'folder') {
+    if (depth > MAX_FOLDER_DEPTH && isHolderKind(node.kind)) {
       mistakes.push({ path, value: node.title, expected: `folders at most ${MAX_FOLDER_DEPTH} deep` });
-    } else if (node.kind === 'section' || node.kind === 'folder') {
+    } else if (isHolderKind(node.kind) && 'items' in node) {
       node.items.forEach((item, at) => visit(item, `${path}.items.${at}`, depth + 1));
     }
   };

@@ -3,9 +3,9 @@ import type { Panel } from '../../course/schema/home-schema.ts';
 import type { Course } from '../../course/schema/schema.ts';
 import { offeredEntries } from '../../menu/offered.ts';
 import { contactsOf } from '../../messages/contacts.ts';
-import type { ContactView } from '../../messages/contacts.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
+import type { ContactView } from '../../views/messages-view.ts';
 
 function canBeReached({ role, mail, phone, link, reach, hours }: ContactView): boolean {
   return role !== null && [mail, phone, link, reach, hours].some((way) => way !== null);

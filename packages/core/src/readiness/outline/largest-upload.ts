@@ -2,6 +2,7 @@ import { livingSections, subtree } from '../../course/tree.ts';
 import type { Course } from '../../course/schema/schema.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
+import { traitsOf } from '../../course/schema/kinds.ts';
 
 const MEGABYTE = 1_000_000;
 /** A written piece with its pictures. */
@@ -19,7 +20,9 @@ function askedFor(course: Course): { readonly largest: number; readonly needed: 
     .filter(({ removed }) => !removed);
   const sizes = nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file.size] : []));
   const largest = Math.ceil(Math.max(0, ...sizes) / MEGABYTE);
-  const hasFilms = nodes.some((node) => node.kind === 'video' && node.file !== null);
+  const hasFilms = nodes.some(
+    (node) => traitsOf(node).file === 'film' && 'file' in node && node.file !== null,
+  );
   return { largest, needed: Math.min(MOST, Math.max(USUAL, 2 * largest, hasFilms ? FILM : 0)) };
 }
 

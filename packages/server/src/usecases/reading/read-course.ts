@@ -6,6 +6,8 @@ import {
   courseView,
   findNode,
   homeView,
+  isContentKind,
+  isHolderKind,
   isReadable,
   mayPlan,
   ownCourse,
@@ -126,7 +128,7 @@ export async function readItem(
 /** What stands in no list: samples, and items that are there for their address alone. */
 function alone(course: Course, viewer: Viewer, itemId: string, now: string): Readable | null {
   const item = unlistedItem(course, viewer, now, itemId);
-  return item === null || item.kind === 'heading' || item.kind === 'folder' ? null : { section: null, item };
+  return item === null || !isContentKind(item.kind) ? null : { section: null, item };
 }
 
 function withoutItems({ items: _items, ...section }: SectionView): Omit<SectionView, 'items'> {
@@ -145,8 +147,8 @@ function readableItems(view: CourseView): readonly Readable[] {
   if (view.around !== null) return [{ section: null, item: view.around }];
   const within = (section: SectionView, items: readonly ItemView[]): readonly Readable[] =>
     items.flatMap((item) => {
-      if (item.kind === 'folder') return within(section, item.items);
-      return item.kind !== 'heading' && isReadable(item.state) ? [{ section, item }] : [];
+      if (isHolderKind(item.kind)) return within(section, item.items);
+      return isContentKind(item.kind) && isReadable(item.state) ? [{ section, item }] : [];
     });
   return view.sections.flatMap((section) => within(section, section.items));
 }

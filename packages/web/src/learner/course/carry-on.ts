@@ -1,9 +1,10 @@
+import { traitsOf } from '@itinerary/core/kinds';
 import type { CourseView, ItemView } from '@itinerary/core';
 import { readableItems } from '../outline/section-index.ts';
 
 /** Links lead out, and a name opens nothing: one goes on with what opens here. */
 function opensHere({ kind, state }: ItemView): boolean {
-  return kind !== 'link' && (state === 'look' || state === 'open');
+  return traitsOf({ kind }).address !== 'out' && (state === 'look' || state === 'open');
 }
 
 /** The item to go on with: where one left off, else the first of the section that is on, else the first. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One item as a learner reads it, whatever kind it is. Also shown in setup. */
+import { traitsOf } from '@itinerary/core/kinds';
 import {
   IconCheck,
   IconClock,
@@ -33,7 +34,8 @@ const props = defineProps<{
 const emit = defineEmits<{ tick: [done: boolean] }>();
 const { t, locale } = useI18n();
 
-const isTask = computed(() => ['assignment', 'quiz', 'discussion'].includes(props.item.kind));
+const traits = computed(() => traitsOf(props.item));
+const isTask = computed(() => traits.value.isDue);
 const own = (moment: MomentView): string | null => ownMoment(moment, locale.value, props.today);
 const words = (moment: MomentView): string => momentWords(moment, locale.value, props.today);
 /** "4 min" of a film of 3:40. */
@@ -77,7 +79,7 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
     </div>
     <p v-if="item.place" class="place"><IconMapPin :size="16" aria-hidden="true" /> {{ item.place }}</p>
     <ItemFile v-if="item.file && fileHref" :file="item.file" :href="fileHref" />
-    <p v-if="item.kind === 'link' || item.kind === 'video'" class="link">
+    <p v-if="traits.address !== 'none'" class="link">
       <a
         v-if="item.address"
         class="button main"
@@ -86,19 +88,19 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
         rel="noopener noreferrer"
       >
         <component
-          :is="item.kind === 'video' ? IconPlayerPlay : IconExternalLink"
+          :is="traits.address === 'film' ? IconPlayerPlay : IconExternalLink"
           :size="18"
           aria-hidden="true"
         />
-        {{ t(item.kind === 'video' ? 'learner.watch' : 'learner.followLink') }}
+        {{ t(traits.address === 'film' ? 'learner.watch' : 'learner.followLink') }}
       </a>
       <span v-else-if="item.file === null" class="soft">{{
-        t(item.kind === 'video' ? 'learner.noVideo' : 'learner.noAddress')
+        t(traits.address === 'film' ? 'learner.noVideo' : 'learner.noAddress')
       }}</span>
     </p>
-    <p v-else-if="item.kind === 'file' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
+    <p v-else-if="traits.file === 'any' && item.file === null" class="soft">{{ t('learner.noFile') }}</p>
     <RichText v-if="html" class="text" :html="html" />
-    <p v-else-if="item.kind === 'page'" class="soft">{{ t('learner.noText') }}</p>
+    <p v-else-if="traits.isText" class="soft">{{ t('learner.noText') }}</p>
     <p v-if="item.until" class="soft until">
       <IconClock :size="15" aria-hidden="true" />
       {{ t('learner.waits.until', { when: words(item.until) }) }}

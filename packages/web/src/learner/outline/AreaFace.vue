@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What an area collects from the course, as one reader gets it. */
+import { isInArea } from '@itinerary/core/kinds';
 import type { Area, CourseView, ItemView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -22,22 +23,12 @@ const props = defineProps<{
 const emit = defineEmits<{ open: [item: Pick<ItemView, 'id'>]; section: [section: SectionView] }>();
 const { t, locale } = useI18n();
 
-/** Core decides whether an area is there; this is only what it lists. */
-const KINDS: Partial<Record<Area, (item: ItemView) => boolean>> = {
-  assignments: ({ kind }) => kind === 'assignment',
-  quizzes: ({ kind }) => kind === 'quiz',
-  discussions: ({ kind }) => kind === 'discussion',
-  meetings: ({ kind }) => kind === 'meeting',
-  files: ({ kind, file }) => kind === 'file' || (kind === 'video' && file !== null),
-};
-
 const flat = (items: readonly ItemView[]): readonly ItemView[] =>
   items.flatMap((item) => [item, ...flat(item.items)]);
 
 /** Section by section, those with nothing of the kind left out. */
 const parts = computed(() => {
-  const wanted = KINDS[props.area];
-  if (wanted === undefined) return [];
+  const wanted = (item: ItemView): boolean => isInArea(props.area, item);
   const { sections, around } = props.course;
   const alone = around !== null && wanted(around) ? [{ id: around.id, title: null, items: [around] }] : [];
   const inSections = sections.map((section) => ({

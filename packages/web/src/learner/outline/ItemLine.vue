@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One line of a learner's outline: an item, a heading, or a folder with its items. */
+import { traitsOf } from '@itinerary/core/kinds';
 import { IconCheck, IconChevronDown, IconChevronRight, IconClock, IconFlag3Filled } from '@tabler/icons-vue';
 import type { ItemView } from '@itinerary/core';
 import { computed, onUpdated, ref, useId } from 'vue';
@@ -19,6 +20,7 @@ onUpdated(() => countDrawing('learner-line'));
 
 const listId = useId();
 const isUnfolded = ref(false);
+const traits = computed(() => traitsOf(props.item));
 const isNamed = computed(() => props.item.state === 'named');
 const words = (moment: NonNullable<ItemView['due']>): string =>
   momentWords(moment, locale.value, props.today);
@@ -27,8 +29,8 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
 
 <template>
   <li :class="['line', item.kind, item.accent ? `accent-${item.accent}` : '']" :data-node="item.id">
-    <h4 v-if="item.kind === 'heading'" class="heading">{{ item.title }}</h4>
-    <template v-else-if="item.kind === 'folder' && !isNamed">
+    <h4 v-if="traits.part === 'mark'" class="heading">{{ item.title }}</h4>
+    <template v-else-if="traits.part === 'holder' && !isNamed">
       <button
         type="button"
         class="item folder-head"
@@ -86,7 +88,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
         }}</span>
       </span>
       <span v-if="item.minutes" class="figures minutes">{{ formatMinutes(item.minutes, locale) }}</span>
-      <span v-if="item.kind === 'link'" class="visually-hidden">{{ t('learner.newTab') }}</span>
+      <span v-if="traits.address === 'out'" class="visually-hidden">{{ t('learner.newTab') }}</span>
     </component>
   </li>
 </template>

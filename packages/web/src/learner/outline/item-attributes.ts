@@ -1,4 +1,5 @@
 /** What an item's line leads to: a page of ours, straight outside, or a button where there are no addresses. */
+import { traitsOf } from '@itinerary/core/kinds';
 import type { ItemView } from '@itinerary/core';
 
 export function itemAttributes(
@@ -8,7 +9,7 @@ export function itemAttributes(
 ): Record<string, unknown> {
   if (hrefFor === undefined) return { type: 'button', onClick: open };
   // A link without an address gets a page that says so.
-  if (item.kind === 'link' && item.address !== null) {
+  if (traitsOf(item).address === 'out' && item.address !== null) {
     return { href: item.address, target: '_blank', rel: 'noopener noreferrer' };
   }
   return {

@@ -1,4 +1,5 @@
 /** What a section holds, in figures: for the line under its title. */
+import { isContentKind, isHolderKind } from '@itinerary/core/kinds';
 import type { ItemView, SectionView } from '@itinerary/core';
 
 export interface SectionIndex {
@@ -12,8 +13,8 @@ export interface SectionIndex {
 
 export function readableItems(items: readonly ItemView[]): readonly ItemView[] {
   return items.flatMap((item) => {
-    if (item.kind === 'folder') return readableItems(item.items);
-    return item.kind === 'heading' ? [] : [item];
+    if (isHolderKind(item.kind)) return readableItems(item.items);
+    return isContentKind(item.kind) ? [item] : [];
   });
 }
 

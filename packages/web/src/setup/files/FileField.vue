@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The file of an item: chosen or dropped, described, taken off. Several at once make several items. */
 import { IconFile, IconUpload, IconX } from '@tabler/icons-vue';
-import { newItem } from '@itinerary/core';
-import type { CourseFileRef, Edit, FieldValue, FileItem, Video } from '@itinerary/core';
+import { newItem, traitsOf } from '@itinerary/core';
+import type { CourseFileRef, Edit, FieldValue, FiledItem } from '@itinerary/core';
 import type { UploadAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -15,7 +15,7 @@ import { asRef, placeOf, titleOf } from './arrivals.ts';
 import PictureWords from './PictureWords.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 
-const props = defineProps<{ item: FileItem | Video; readonly: boolean }>();
+const props = defineProps<{ item: FiledItem; readonly: boolean }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
 const uploads = useUploads();
@@ -51,7 +51,7 @@ function arrived(answer: UploadAnswer): void {
 
 /** The first is this item's; each of the others becomes an item after it. */
 function take(files: readonly File[]): void {
-  const { id, kind } = props.item;
+  const { id } = props.item;
   let after = id;
   files.forEach((one, at) => {
     if (at === 0) {
@@ -63,7 +63,7 @@ function take(files: readonly File[]): void {
     after = made;
     uploads.add(one, (answer: UploadAnswer) => {
       const parent = placeOf(plan.course, id);
-      if (parent === null || kind === 'video') return;
+      if (parent === null || traitsOf(props.item).file === 'film') return;
       const node = newItem('file', { id: made, title: titleOf(answer.name), file: asRef(answer) });
       plan.change([
         { kind: 'insert', parent, after: placeOf(plan.course, before) === parent ? before : id, node },

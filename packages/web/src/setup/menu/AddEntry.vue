@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Adding to the menu: an area, a page of the course, a page of the institution, an address, a group, a divider. */
 import { IconPlus } from '@tabler/icons-vue';
-import { addressSchema, allLivingItems, AREAS, livingSections } from '@itinerary/core';
+import { addressSchema, allLivingItems, AREAS, isContentKind, livingSections } from '@itinerary/core';
 import type { Area, Leads, MenuEntry } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -37,7 +37,7 @@ const options = computed<readonly { value: string; title: string }[]>(() => {
     case 'item':
       return livingSections(plan.course!)
         .flatMap((section) => allLivingItems(section))
-        .filter((item) => item.kind !== 'heading' && item.kind !== 'folder')
+        .filter((item) => isContentKind(item.kind))
         .map(({ id, title }) => ({ value: id, title }));
     case 'institution':
       return plan.face.pages

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Where learners arrive, and where they do the first time. */
-import { allLivingItems, arrivalAt, livingSections, onceLive } from '@itinerary/core';
+import { allLivingItems, arrivalAt, isContentKind, livingSections, onceLive } from '@itinerary/core';
 import type { Arrival, Arrive, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -28,7 +28,7 @@ const course = computed(() => plan.course!);
 const pages = computed(() =>
   livingSections(course.value)
     .flatMap((section) => allLivingItems(section))
-    .filter(({ kind }) => kind !== 'heading' && kind !== 'folder')
+    .filter(({ kind }) => isContentKind(kind))
     .map(({ id, title }) => ({ value: id, title })),
 );
 const wayOf = (field: Field): Way => course.value[field]?.at ?? 'same';

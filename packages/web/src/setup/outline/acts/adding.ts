@@ -1,6 +1,7 @@
 /** New sections and items go where one is: into the line in focus when it holds things, else after it. */
 import {
   findNode,
+  isContentKind,
   isHolder,
   livingItems,
   livingSections,
@@ -78,7 +79,7 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     const node = newItem(kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
     prepare(where.parent);
     if (!plan.change([{ kind: 'insert', ...where, node }])) return;
-    if (kind !== 'heading' && kind !== 'folder') open(node.id);
+    if (isContentKind(kind)) open(node.id);
     await focus(node.id);
   }
 

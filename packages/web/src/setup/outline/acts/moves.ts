@@ -74,14 +74,14 @@ function seatAbove(
   const at = siblings.findIndex(({ id }) => id === place.node.id);
   const before = siblings[at - 1];
   if (before !== undefined) {
-    const goesInto = before.kind === 'folder' && !isFolded(before.id);
+    const goesInto = before.kind !== 'section' && isHolder(before) && !isFolded(before.id);
     return goesInto
       ? { parent: before.id, after: lastOf(before, chosen) }
       : { parent: place.parent, after: siblings[at - 2]?.id ?? null };
   }
   const holder = place.above.at(-1);
   if (holder === undefined) return null;
-  if (holder.kind === 'folder') {
+  if (holder.kind !== 'section') {
     const outer = findNode(course, holder.id) as Place;
     const around = siblingsOf(course, outer);
     const index = around.findIndex(({ id }) => id === holder.id);
@@ -96,12 +96,12 @@ function seatBelow(course: Course, place: Place, isFolded: (id: string) => boole
   const siblings = siblingsOf(course, place);
   const next = siblings[siblings.findIndex(({ id }) => id === place.node.id) + 1];
   if (next !== undefined) {
-    const goesInto = next.kind === 'folder' && !isFolded(next.id);
+    const goesInto = next.kind !== 'section' && isHolder(next) && !isFolded(next.id);
     return goesInto ? { parent: next.id, after: null } : { parent: place.parent, after: next.id };
   }
   const holder = place.above.at(-1);
   if (holder === undefined) return null;
-  if (holder.kind === 'folder') {
+  if (holder.kind !== 'section') {
     const outer = findNode(course, holder.id) as Place;
     return { parent: outer.parent, after: holder.id };
   }

@@ -55,7 +55,7 @@ const goals = computed<readonly Goal[]>(() => {
       .filter(({ id, removed }) => !removed && !moving.has(id))
       .map((holder): Goal => ({
         id: holder.id,
-        title: titled(holder.id, holder.kind === 'folder' ? 1 : 0),
+        title: titled(holder.id, holder.kind === 'section' ? 0 : 1),
         seat: {
           parent: holder.id,
           after: holder.items.filter(({ id, removed }) => !removed && !moving.has(id)).at(-1)?.id ?? null,

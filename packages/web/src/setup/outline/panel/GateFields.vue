@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Who gets a section or item, when, and what counts as done: all that decides about it besides its words. */
 import { IconHandStop } from '@tabler/icons-vue';
-import { isContent, stateAt, waitsOf, momentsOf, resolveAccess } from '@itinerary/core';
+import { isContent, momentsOf, resolveAccess, stateAt, traitsOf, waitsOf } from '@itinerary/core';
 import type { CourseNode, DoneRule, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -41,24 +41,11 @@ const sentence = computed(() => {
   return view === null ? t('setup.rules_editor.atOnce') : openingSentence(view, say);
 });
 
-const DONE: readonly (DoneRule['by'] | 'none')[] = [
-  'none',
-  'opened',
-  'ticked',
-  'handed_in',
-  'scored',
-  'posted',
-];
 const doneBy = computed(() => (isContent(props.node) ? (props.node.done?.by ?? 'none') : 'none'));
-/** Only work is handed in or scored, and only in a discussion one writes. */
-const doneKinds = computed(() => {
-  const { kind } = props.node;
-  const isHanded = kind === 'assignment' || kind === 'quiz';
-  return DONE.filter((by) => {
-    if (by === 'posted') return kind === 'discussion';
-    return by === 'handed_in' || by === 'scored' ? isHanded : true;
-  });
-});
+const doneKinds = computed((): readonly (DoneRule['by'] | 'none')[] => [
+  'none',
+  ...traitsOf(props.node).doneBy,
+]);
 function chooseDone(by: string): void {
   if (by === 'none') set('done', null);
   else if (by === 'scored') set('done', { by, least: 60 });
@@ -130,7 +117,7 @@ function hold(): void {
           </option>
         </select>
       </label>
-      <label v-if="node.kind === 'page'">
+      <label v-if="'changedBy' in node">
         <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
         <select
           class="input"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What a section, a folder or an item holds, beside the outline. */
 import { IconClock, IconX } from '@tabler/icons-vue';
-import { accentSchema, isContent, isHolder, momentsOf, MAX_SUMMARY } from '@itinerary/core';
+import { accentSchema, isContent, isHolder, MAX_SUMMARY, momentsOf, traitsOf } from '@itinerary/core';
 import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -114,21 +114,11 @@ const moments = computed(() => {
         />
       </label>
     </div>
-    <AddressField
-      v-if="node.kind === 'link' || node.kind === 'video'"
-      :target="node.id"
-      :address="node.address"
-      :readonly="readonly"
-    />
-    <FileField v-if="node.kind === 'file' || node.kind === 'video'" :item="node" :readonly="readonly" />
-    <LengthField
-      v-if="node.kind === 'video'"
-      :target="node.id"
-      :seconds="node.seconds"
-      :readonly="readonly"
-    />
+    <AddressField v-if="'address' in node" :target="node.id" :address="node.address" :readonly="readonly" />
+    <FileField v-if="'file' in node" :item="node" :readonly="readonly" />
+    <LengthField v-if="'seconds' in node" :target="node.id" :seconds="node.seconds" :readonly="readonly" />
     <DraftField
-      v-if="node.kind === 'meeting'"
+      v-if="'held' in node"
       name="place"
       maxlength="200"
       :text="node.place ?? ''"
@@ -144,7 +134,7 @@ const moments = computed(() => {
       :label="t('setup.outline.text')"
     />
     <VTextarea
-      v-if="node.kind !== 'heading'"
+      v-if="traitsOf(node).part !== 'mark'"
       :model-value="summary.draft.value"
       name="summary"
       rows="2"
@@ -159,7 +149,7 @@ const moments = computed(() => {
       @blur="summary.left"
     />
     <CheckField
-      v-if="has('summaryShown') && node.kind !== 'heading'"
+      v-if="has('summaryShown') && traitsOf(node).part !== 'mark'"
       :checked="read('summaryShown') === true"
       :disabled="readonly"
       @toggle="set('summaryShown', $event)"

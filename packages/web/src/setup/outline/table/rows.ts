@@ -1,5 +1,12 @@
 /** The outline as lines of a timetable. Pure: from the course's plan to what each line shows. */
-import { allLivingItems, isContent, isForLearners, livingItems, namedPauses } from '@itinerary/core';
+import {
+  allLivingItems,
+  isContent,
+  isForLearners,
+  isHolder,
+  livingItems,
+  namedPauses,
+} from '@itinerary/core';
 import type {
   Accent,
   CoursePlan,
@@ -148,16 +155,16 @@ function itemRows(
         shown: item.shown,
         dim: isDim,
         marks: marksOf(item, isHeld(item.id)),
-        accent: item.kind === 'folder' ? item.accent : null,
+        accent: 'accent' in item ? item.accent : null,
         opens: own?.opens ?? null,
-        minutes: item.kind === 'folder' ? minutesIn(item) : 'minutes' in item ? item.minutes : null,
-        folded: item.kind === 'folder' && filter.isOff && folded.has(item.id),
+        minutes: isHolder(item) ? minutesIn(item) : 'minutes' in item ? item.minutes : null,
+        folded: isHolder(item) && filter.isOff && folded.has(item.id),
         depth,
         when: own?.due ?? own?.held ?? null,
-        mayBeDue: 'due' in item || item.kind === 'meeting',
+        mayBeDue: 'due' in item || 'held' in item,
       };
       const at = rows.length;
-      if (item.kind === 'folder' && !row.folded) visit(item, depth + 1, isDim);
+      if (isHolder(item) && !row.folded) visit(item, depth + 1, isDim);
       // A folder stays when something in it is found.
       if (filter.isOff || rows.length > at || isFound(item, row, filter)) rows.splice(at, 0, row);
     }
