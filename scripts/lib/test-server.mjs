@@ -42,6 +42,7 @@ export async function startTestServer(postgres) {
     ITINERARY_DEMO: '1',
     ITINERARY_WEB: WEB_DIST,
     ITINERARY_NOW: NOW,
+    ITINERARY_CHECK_ANSWERS: '1',
     LOG_LEVEL: 'error',
     PORT: String(port),
   };

@@ -1,55 +1,72 @@
 /** What web and server agree on. */
-export { ROUTES, healthSchema } from './routes.ts';
-export type { Route, RouteAccess, RouteName } from './routes.ts';
+export { ROUTES } from './routes.ts';
+export type { RouteName } from './routes.ts';
+export type { Route, RouteAccess } from './route.ts';
+export type {
+  AccessOf,
+  AnswerOf,
+  BodyOf,
+  ParamsOf,
+  QueryOf,
+  QueryInput,
+  RequestLine,
+  RouteAt,
+  SentBody,
+} from './typed.ts';
 export { openApiDocument } from './openapi.ts';
 export { problemCodes, problemSchema } from './problem.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problem.ts';
+export { healthSchema } from './service/schemas.ts';
+export type { DemoPart, DemoPeopleAnswer, MeAnswer, PersonAnswer, PersonKind } from './people/schemas.ts';
 export type {
-  DemoPeopleAnswer,
   Holiday,
   HolidaysAnswer,
   InstitutionAnswer,
-  MeAnswer,
+  InstitutionPagesAnswer,
+  MenuTemplatesAnswer,
+} from './institution/schemas.ts';
+export { newCourseSchema } from './desk/schemas.ts';
+export type { CodeAnswer, DeskAnswer, DeskCourse, FoundCourse, NewCourseRequest } from './desk/schemas.ts';
+export type {
+  ChangesAnswer,
+  ChangesRequest,
+  FaceFactsAnswer,
+  PlanAnswer,
+  ServerRefusal,
+  TextAnswer,
+} from './plan/schemas.ts';
+export type {
+  LibraryAnswer,
+  OwnPicturesAnswer,
+  TakenPicture,
+  TakePicture,
+  UploadAnswer,
+} from './files/schemas.ts';
+export type {
+  ClassmatesAnswer,
   MembersAnswer,
   OwnMoments,
   OwnMomentsAnswer,
   PeopleAnswer,
-  PersonAnswer,
-  PersonKind,
   StandingAnswer,
-} from './people.ts';
+} from './members/schemas.ts';
+export { MAX_COMMENT } from './messages/schemas.ts';
+export type { AnnouncementsAnswer, CommentsAnswer } from './messages/schemas.ts';
 export type {
-  ChangesAnswer,
-  ChangesRequest,
-  CodeAnswer,
-  DeskAnswer,
-  DeskCourse,
-  FoundCourse,
-  NewCourseRequest,
-  PlanAnswer,
-  ServerRefusal,
-  TextAnswer,
-  UploadAnswer,
-} from './courses.ts';
-export { newCourseSchema } from './courses.ts';
-export type {
-  ClassmatesAnswer,
+  FrameAnswer,
   Neighbour,
   PageTextAnswer,
+  PictureView,
   ReadCourseAnswer,
   ReadItemAnswer,
-} from './learner.ts';
-export { MAX_COMMENT } from './face.ts';
-export type {
-  AnnouncementsAnswer,
-  CommentsAnswer,
-  FaceFactsAnswer,
-  FrameAnswer,
-  InstitutionPagesAnswer,
-  LibraryAnswer,
-  MenuTemplatesAnswer,
-  OwnPicturesAnswer,
-  PictureView,
-  TakenPicture,
-  TakePicture,
-} from './face.ts';
+} from './reading/schemas.ts';
+export { ACCESS_ROUTES } from './access/routes.ts';
+export { DESK_ROUTES } from './desk/routes.ts';
+export { FILES_ROUTES } from './files/routes.ts';
+export { INSTITUTION_ROUTES } from './institution/routes.ts';
+export { MEMBERS_ROUTES } from './members/routes.ts';
+export { MESSAGES_ROUTES } from './messages/routes.ts';
+export { PEOPLE_ROUTES } from './people/routes.ts';
+export { PLAN_ROUTES } from './plan/routes.ts';
+export { READING_ROUTES } from './reading/routes.ts';
+export { SERVICE_ROUTES } from './service/routes.ts';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { problemSchema } from './problem.ts';
 import { ROUTES } from './routes.ts';
-import type { Route } from './routes.ts';
+import type { Route } from './route.ts';
 
 type Json = Record<string, unknown>;
 
@@ -75,7 +75,7 @@ function operation(name: string, route: Route, shared: Shared): Json {
   return made;
 }
 
-export function openApiDocument(): Json {
+export function openApiDocument(): Json & { readonly openapi: string } {
   const paths: Record<string, Json> = {};
   const schemas: Shared = {};
   const problem = schemaOf(problemSchema, 'output', 'problem', schemas);

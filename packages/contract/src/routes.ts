@@ -2,21 +2,29 @@
  * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
  * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
  */
-import { INSTITUTION_ROUTES } from './routes/institution.ts';
-import { MEMBER_ROUTES } from './routes/members.ts';
-import { PLANNING_ROUTES } from './routes/planning.ts';
-import { READING_ROUTES } from './routes/reading.ts';
-import { SERVICE_ROUTES } from './routes/service.ts';
-
-export type { Route, RouteAccess } from './routes/route.ts';
-export { healthSchema } from './routes/service.ts';
+import { ACCESS_ROUTES } from './access/routes.ts';
+import { DESK_ROUTES } from './desk/routes.ts';
+import { FILES_ROUTES } from './files/routes.ts';
+import { INSTITUTION_ROUTES } from './institution/routes.ts';
+import { MEMBERS_ROUTES } from './members/routes.ts';
+import { MESSAGES_ROUTES } from './messages/routes.ts';
+import { PEOPLE_ROUTES } from './people/routes.ts';
+import { PLAN_ROUTES } from './plan/routes.ts';
+import { READING_ROUTES } from './reading/routes.ts';
+import { SERVICE_ROUTES } from './service/routes.ts';
 
 export const ROUTES = {
   ...SERVICE_ROUTES,
+  ...PEOPLE_ROUTES,
   ...INSTITUTION_ROUTES,
-  ...PLANNING_ROUTES,
-  ...MEMBER_ROUTES,
+  ...DESK_ROUTES,
+  ...PLAN_ROUTES,
+  ...FILES_ROUTES,
+  ...MEMBERS_ROUTES,
+  ...ACCESS_ROUTES,
+  ...MESSAGES_ROUTES,
   ...READING_ROUTES,
 } as const;
 
-export type RouteName = keyof typeof ROUTES;
+export type Routes = typeof ROUTES;
+export type RouteName = keyof Routes;

@@ -141,16 +141,9 @@ export {
 } from './course/tree.ts';
 export type { Holder, Place } from './course/tree.ts';
 export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits/edits.ts';
-export type {
-  Applied,
-  Change,
-  Edit,
-  FieldValue,
-  InsertEdit,
-  MoveEdit,
-  Refusal,
-  SetEdit,
-} from './course/edits/edits.ts';
+export type { Change, Edit, FieldValue, InsertEdit, MoveEdit, SetEdit } from './course/edits/edits.ts';
+export type { Refusal } from './course/edits/refusal.ts';
+export type { Applied } from './course/edits/refusal.ts';
 export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/edits/fields.ts';
 export { copiedTexts, copySection, duplicateNodes } from './copies/copy.ts';
 export type { CopyPattern, NewId } from './copies/copy.ts';
@@ -341,3 +334,12 @@ export type { Crop, Frame } from './look/crop.ts';
 export { momentOfCourse } from './calendar/course-plan.ts';
 export { lookView } from './look/view.ts';
 export type { LookView } from './look/view.ts';
+export { accessStateSchema } from './access/answer.ts';
+export { bareSectionSchema, courseViewSchema, itemViewSchema } from './views/course-view.ts';
+export { arrivalSchema, homeViewSchema } from './views/home-view.ts';
+export { menuViewSchema } from './views/menu-view.ts';
+export { announcementViewSchema, contactViewSchema, staffProfileSchema } from './views/messages-view.ts';
+export { momentViewSchema } from './views/moment-view.ts';
+export { lookViewSchema } from './look/view.ts';
+export { refusalSchema } from './course/edits/refusal.ts';
+export type { DeepReadonly } from './course/schema/readonly.ts';

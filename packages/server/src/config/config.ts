@@ -17,6 +17,8 @@ export interface Config {
   readonly logLevel: string;
   /** Behind a proxy that speaks https: cookies are marked secure. */
   readonly secure: boolean;
+  /** Every answer is held against the contract: for tests and developing, since it takes its time. */
+  readonly checksAnswers: boolean;
 }
 
 type Environment = Readonly<Record<string, string | undefined>>;
@@ -38,6 +40,7 @@ export function readConfig(env: Environment): Config {
     filesFolder: filesFolderOf(env),
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secure: env['ITINERARY_SECURE'] === '1',
+    checksAnswers: env['ITINERARY_CHECK_ANSWERS'] === '1',
   };
 }
 

@@ -15,7 +15,7 @@ import type {
   TextFacts,
   Words,
 } from '@itinerary/core';
-import type { PersonKind } from '@itinerary/contract';
+import type { DemoPart, PersonKind } from '@itinerary/contract';
 
 export const InstitutionRow = defineEntity({
   name: 'InstitutionRow',
@@ -70,7 +70,7 @@ export const PersonRow = defineEntity({
     kind: p.string().$type<PersonKind>(),
     passwordHash: p.string(),
     /** What the person is for in the demo; null for everybody who is not offered as a card. */
-    demoPart: p.string().nullable(),
+    demoPart: p.string().$type<DemoPart>().nullable(),
   }),
 });
 

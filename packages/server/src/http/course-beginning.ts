@@ -4,12 +4,10 @@
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { Request } from 'express';
 import { pictureView } from '../usecases/reading/face.ts';
-import type { CourseReader } from './authorise.ts';
+import type { CourseReader, Ground } from './call.ts';
 import { answerOf, askerOf } from './register.ts';
-import type { Ground } from './register.ts';
 
 /** The pages of the application that show a course's home, as the build names them. */
 const PARTS = ['src/learner/shell/CourseShell.vue', 'src/learner/course/CoursePage.vue'];
@@ -89,13 +87,13 @@ export function courseBeginning(
       const isArriving = !request.path.endsWith('/home');
       // All three are for whoever reads the course, so that who that is has to be found out once.
       const asker = await askerOf('frame', ground, request);
-      const picture = bannerOf(asker.who as CourseReader);
+      const picture = bannerOf(asker.who);
       // Who arrives may be sent elsewhere, and is not shown what they are not going to see.
       if (!isArriving) yield picture;
       const frame = await answerOf('frame', ground, request, asker, {});
       const me = await answerOf('me', ground, request, asker, {});
       const query = isArriving ? { arriving: '1' } : {};
-      const course = (await answerOf('readCourse', ground, request, asker, query)) as ReadCourseAnswer;
+      const course = await answerOf('readCourse', ground, request, asker, query);
       if (isArriving && course.arrival.to === 'home') yield picture;
       own = answers({
         '/api/me': me,

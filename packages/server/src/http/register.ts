@@ -1,17 +1,15 @@
 /** Registers the contract's routes: first the right, then the input, then the use case. */
 import { ROUTES } from '@itinerary/contract';
-import type { FieldProblem, Route, RouteName } from '@itinerary/contract';
+import type { AccessOf, FieldProblem, Route, RouteName } from '@itinerary/contract';
 import { parseWith } from '@itinerary/core';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
-import type { Config } from '../config/config.ts';
-import type { Database, EntityManager } from '../db/orm.ts';
+import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
-import type { FileStore } from '../files/file-store.ts';
-import type { Notices } from '../live/notices.ts';
 import type { FileToSend } from '../usecases/files/files.ts';
-import { authorise } from './authorise.ts';
-import type { Caller, CourseCaller, CourseReader } from './authorise.ts';
+import { AUTHORISE } from './authorise.ts';
+import type { Answer, Call, Ground, WhoFor } from './call.ts';
+import { checkAnswer } from './check-answer.ts';
 import { HANDLERS } from './handlers.ts';
 
 /** `/api/courses/{course}` as Express writes it. */
@@ -19,79 +17,68 @@ export function expressPath(path: string): string {
   return path.replaceAll(/\{(\w+)\}/g, ':$1');
 }
 
-/** What every answer is made from, whatever asked for it. */
-export interface Ground {
-  readonly config: Config;
-  readonly database: Database;
-  readonly store: FileStore;
-  readonly notices: Notices;
-}
-
 /** Somebody who has the right to what they ask for, at the moment at which they ask. */
-interface Asker {
+export interface Asker<Who> {
   readonly em: EntityManager;
   readonly now: string;
-  readonly who: Caller | CourseCaller | CourseReader;
+  readonly who: Who;
 }
 
 /** @throws Failure where they have no right to this route. */
-export async function askerOf(
-  name: RouteName,
+export async function askerOf<Name extends RouteName>(
+  name: Name,
   { config, database }: Ground,
   request: Request,
-): Promise<Asker> {
+): Promise<Asker<WhoFor<AccessOf<Name>>>> {
   const em = database.em.fork();
   const now = config.clock.now();
-  const who = sessionless(request) ? { person: null } : await authorise(em, ROUTES[name], request, now);
-  return { em, now, who };
+  const access: AccessOf<Name> = ROUTES[name].access;
+  const who = await AUTHORISE[access]({ em, request, now });
+  return { em, now, who: who as WhoFor<AccessOf<Name>> };
 }
 
 /** One route's answer to somebody who has the right to it: first the input, then the use case. */
-export async function answerOf(
-  name: RouteName,
+export async function answerOf<Name extends RouteName>(
+  name: Name,
   ground: Ground,
   request: Request,
-  { em, now, who }: Asker,
+  { em, now, who }: Asker<WhoFor<AccessOf<Name>>>,
   query: unknown,
-): Promise<unknown> {
+): Promise<Answer<Name>> {
   const route: Route = ROUTES[name];
-  return HANDLERS[name]({
+  // The one place where what the schemas have checked becomes what they are inferred to give.
+  const call = {
     ...ground,
     em,
     now,
     request,
-    params: check(route.params, 'address', request.params) as Record<string, string>,
-    query: check(route.query, 'query', query) as Record<string, string>,
-    body: check(route.body, 'body', request.body) as never,
+    params: check(route.params, 'address', request.params),
+    query: check(route.query, 'query', query),
+    body: check(route.body, 'body', request.body),
     who,
-    at: who as CourseCaller,
-    reader: who as CourseReader,
+  } as Call<Name>;
+  const answer = await HANDLERS[name](call);
+  if (ground.config.checksAnswers) checkAnswer(name, route, answer);
+  return answer;
+}
+
+function register<Name extends RouteName>(app: Express, ground: Ground, name: Name): void {
+  const route: Route = ROUTES[name];
+  app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
+    const asker = await askerOf(name, ground, request);
+    if (route.takesFile === true) endUnread(request, response);
+    const answer = await answerOf(name, ground, request, asker, request.query);
+    if (route.media === 'text/event-stream') return;
+    response.set('Cache-Control', 'no-store');
+    if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
+    else if (route.media !== undefined) response.status(route.status).type(route.media).send(answer);
+    else if (route.status === 204) response.status(204).end();
+    else response.status(route.status).json(answer);
   });
 }
 
 export function registerRoutes(app: Express, ground: Ground): void {
-  for (const [name, route] of Object.entries(ROUTES) as [RouteName, Route][]) {
-    app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
-      const asker = await askerOf(name, ground, request);
-      if (route.takesFile === true) endUnread(request, response);
-      const answer = await answerOf(name, ground, request, asker, request.query);
-      if (route.media === 'text/event-stream') return;
-      response.set('Cache-Control', 'no-store');
-      if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
-      else if (route.media !== undefined)
-        response
-          .status(route.status)
-          .type(route.media)
-          .send(answer as string);
-      else if (route.status === 204) response.status(204).end();
-      else response.status(route.status).json(answer);
-    });
-  }
-}
-
-/** Health and the OpenAPI document answer without asking who is there. */
-function sessionless(request: Request): boolean {
-  return request.session === undefined;
+  for (const name of Object.keys(ROUTES) as RouteName[]) register(app, ground, name);
 }
 
 /** Input that the contract does not name is not passed on. */

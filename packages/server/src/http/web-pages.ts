@@ -5,7 +5,7 @@ import type { Express, RequestHandler } from 'express';
 import sirv from 'sirv';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { courseBeginning } from './course-beginning.ts';
-import type { Ground } from './register.ts';
+import type { Ground } from './call.ts';
 
 const A_YEAR_S = 365 * 24 * 60 * 60;
 

@@ -4,20 +4,10 @@
  */
 import pg from 'pg';
 import type { Logger } from 'pino';
-import type { EntityManager } from '../db/orm.ts';
+import { CHANNEL } from '../db/announce.ts';
+import type { Notice } from '../db/announce.ts';
 
-const CHANNEL = 'itinerary_course';
 const AGAIN_MS = 2000;
-
-export interface Notice {
-  readonly course: string;
-  readonly seq: number;
-}
-
-/** Sent when the transaction that it is called in ends well. */
-export async function announce(em: EntityManager, { course, seq }: Notice): Promise<void> {
-  await em.execute('select pg_notify(?, ?)', [CHANNEL, JSON.stringify({ course, seq })]);
-}
 
 /** Null: listening had broken off and goes on, and nobody knows what was said meanwhile. */
 type Hear = (notice: Notice | null) => void;

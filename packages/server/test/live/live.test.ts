@@ -5,7 +5,8 @@ import type { Response } from 'express';
 import { runningClock, standingClock } from '../../src/config/clock.ts';
 import { PersonRow } from '../../src/db/entities.ts';
 import { streamEvents } from '../../src/live/events.ts';
-import type { Notice, Notices } from '../../src/live/notices.ts';
+import type { Notice } from '../../src/db/announce.ts';
+import type { Notices } from '../../src/live/notices.ts';
 import {
   admin,
   changeCourse,

@@ -61,6 +61,7 @@ export async function testServer(config: Partial<Config> = {}): Promise<TestServ
     filesFolder: await mkdtemp(join(tmpdir(), 'itinerary-files-')),
     logLevel: 'silent',
     secure: false,
+    checksAnswers: true,
     ...config,
   });
   return {

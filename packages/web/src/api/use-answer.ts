@@ -1,18 +1,23 @@
 /** Loads an answer again whenever its address changes, and says how that went. */
+import type { AnswerOf, RequestLine, RouteAt } from '@itinerary/contract';
 import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Ref, ShallowRef } from 'vue';
-import { ask, ProblemError } from './client.ts';
+import { addressOf, ask, ProblemError } from './client.ts';
+import type { Filling, Given } from './client.ts';
 
 export type Loading = 'loading' | 'there' | 'nothing' | 'failed';
 
-export function useAnswer<T>(address: () => string): {
-  readonly answer: ShallowRef<T | null>;
+export function useAnswer<Line extends RequestLine>(
+  line: Line,
+  given: () => Given<Line>,
+): {
+  readonly answer: ShallowRef<AnswerOf<RouteAt<Line>> | null>;
   readonly state: Ref<Loading>;
   readonly reload: () => Promise<void>;
   /** The same without a word, while what was there before stays: for what has changed meanwhile. */
   readonly refresh: () => Promise<void>;
 } {
-  const answer = shallowRef<T | null>(null);
+  const answer: ShallowRef<AnswerOf<RouteAt<Line>> | null> = shallowRef(null);
   const state = ref<Loading>('loading');
   let latest = 0;
   let underWay: Promise<void> | null = null;
@@ -24,7 +29,7 @@ export function useAnswer<T>(address: () => string): {
     const hasWords = quietly && (state.value === 'there' || state.value === 'nothing');
     if (!hasWords) state.value = 'loading';
     try {
-      const got = await ask<T>(address());
+      const got = await ask(line, given());
       if (mine !== latest) return;
       answer.value = got;
       state.value = 'there';
@@ -65,7 +70,7 @@ export function useAnswer<T>(address: () => string): {
   }
 
   const reload = (): Promise<void> => start(false);
-  watch(address, reload, { immediate: true });
+  watch(() => addressOf(line, given() as Filling), reload, { immediate: true });
   // What comes for a page that is left leads nobody anywhere.
   onScopeDispose(() => (latest += 1));
   return { answer, state, reload, refresh };

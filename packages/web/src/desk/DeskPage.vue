@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { IconCalendarOff, IconLifebuoy, IconPlus } from '@tabler/icons-vue';
-import type { DeskAnswer } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
@@ -25,7 +24,7 @@ const InstitutionPagesDialog = defineAsyncComponent(() => import('./InstitutionP
 const { t, locale } = useI18n();
 const session = useSession();
 const router = useRouter();
-const { answer, state, reload, refresh } = useAnswer<DeskAnswer>(() => '/api/desk');
+const { answer, state, reload, refresh } = useAnswer('GET /api/desk', () => ({}));
 // A course that goes live while the desk is open comes onto it.
 useLive(() => void refresh());
 const filter = ref<DeskFilter>(NO_FILTER);

@@ -4,7 +4,7 @@ import { IconTrash, IconUpload } from '@tabler/icons-vue';
 import type { HolidaysAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 import { formatDays } from '../words/dates.ts';
 import { useSession } from '../stores/session.ts';
 import IconButton from '../ui/frame/IconButton.vue';
@@ -43,14 +43,14 @@ async function read(event: Event): Promise<void> {
   }
   const calendar = await file.text();
   await change(
-    () => ask<HolidaysAnswer>('/api/holidays', { method: 'POST', body: { calendar } }),
+    () => ask('POST /api/holidays', { body: { calendar } }),
     (answer) => t('desk.holidays.read', answer.holidays.length),
   );
 }
 
 async function remove(id: string, name: string): Promise<void> {
   await change(
-    () => ask<HolidaysAnswer>(path`/api/holidays/${id}`, { method: 'DELETE' }),
+    () => ask('DELETE /api/holidays/{holiday}', { params: { holiday: id } }),
     () => t('desk.holidays.removed', { name }),
   );
 }

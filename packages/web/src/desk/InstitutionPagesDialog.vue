@@ -5,7 +5,7 @@ import type { InstitutionPagesAnswer } from '@itinerary/contract';
 import type { Area, InstitutionPage, Language } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 import { LOCALES } from '../words/i18n.ts';
 import { ownWords } from '../words/own-words.ts';
 import { AREA_PATHS } from '../words/menu-words.ts';
@@ -62,16 +62,15 @@ async function save(): Promise<void> {
     address: now.address,
     beside: now.use === 'help' && now.beside !== '' ? now.beside : null,
   };
-  const address = path`/api/institution/pages/${now.id}`;
   const kept = await keep(
-    ask<InstitutionPagesAnswer>(address, { method: 'PUT', body }),
+    ask('PUT /api/institution/pages/{page}', { params: { page: now.id }, body }),
     t('desk.pages.kept'),
   );
   if (kept) draft.value = null;
 }
 async function remove(page: InstitutionPage): Promise<void> {
   await keep(
-    ask<InstitutionPagesAnswer>(path`/api/institution/pages/${page.id}`, { method: 'DELETE' }),
+    ask('DELETE /api/institution/pages/{page}', { params: { page: page.id } }),
     t('desk.pages.removed', { name: nameOf(page) }),
   );
 }

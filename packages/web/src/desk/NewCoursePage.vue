@@ -71,7 +71,7 @@ async function create(): Promise<void> {
     zone: zone.value,
   };
   try {
-    const { id } = await ask<{ id: string }>('/api/courses', { method: 'POST', body });
+    const { id } = await ask('POST /api/courses', { body });
     await router.push(`/setup/${id}/about`);
   } catch (error) {
     failure.value = sentence(error);

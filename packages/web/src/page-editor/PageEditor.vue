@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** A page whose words its learners may change: plain rich text, kept when they say so. */
 import { IconBold, IconH2, IconItalic, IconList, IconListNumbers } from '@tabler/icons-vue';
-import type { PageTextAnswer } from '@itinerary/contract';
 import StarterKit from '@tiptap/starter-kit';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
 import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 import { useProblemSentence } from '../words/problems.ts';
 
 const props = defineProps<{ courseId: string; itemId: string }>();
@@ -17,7 +16,8 @@ const labelId = useId();
 const failure = ref<string | null>(null);
 const was = ref<string | null>(null);
 const isLoaded = ref(false);
-const address = (): string => path`/api/learn/${props.courseId}/items/${props.itemId}/text`;
+const PAGE = '/api/learn/{course}/items/{item}/text';
+const page = (): { course: string; item: string } => ({ course: props.courseId, item: props.itemId });
 
 const editor = useEditor({
   content: '',
@@ -38,7 +38,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 }
 onMounted(() =>
   attempt(async () => {
-    const { html, hash } = await ask<PageTextAnswer>(address());
+    const { html, hash } = await ask(`GET ${PAGE}`, { params: page() });
     was.value = hash;
     editor.value?.commands.setContent(html);
     isLoaded.value = true;
@@ -48,7 +48,7 @@ const save = (): Promise<void> =>
   attempt(async () => {
     const now = editor.value;
     const html = now === undefined || now.isEmpty ? '' : now.getHTML();
-    await ask(address(), { method: 'PUT', body: { html, was: was.value } });
+    await ask(`PUT ${PAGE}`, { params: page(), body: { html, was: was.value } });
     emit('done');
   });
 

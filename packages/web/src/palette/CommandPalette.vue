@@ -77,7 +77,7 @@ async function start(): Promise<void> {
   field.value?.focus();
   if (session.person === null) return;
   try {
-    courses.value = (await ask<DeskAnswer>('/api/desk')).courses;
+    courses.value = (await ask('GET /api/desk', {})).courses;
   } catch {
     // Without an answer the acts of this page are still there.
   }

@@ -26,7 +26,7 @@ const cards = computed(() => [...people.value].sort((a, b) => PARTS.indexOf(a.pa
 
 onMounted(async () => {
   if (session.me?.demo !== true) return;
-  people.value = (await ask<DemoPeopleAnswer>('/api/demo/people')).people;
+  people.value = (await ask('GET /api/demo/people', {})).people;
 });
 
 async function enter(work: () => Promise<void>): Promise<void> {

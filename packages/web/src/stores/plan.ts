@@ -31,7 +31,7 @@ import type {
 } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { ask, path, ProblemError } from '../api/client.ts';
+import { ask, ProblemError } from '../api/client.ts';
 import { newId } from './new-id.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
@@ -109,7 +109,7 @@ export const usePlan = defineStore('plan', () => {
     failures = 0;
     clearTimeout(timer);
     texts.start(courseId);
-    const answer = await ask<PlanAnswer>(path`/api/courses/${courseId}/plan`);
+    const answer = await ask('GET /api/courses/{course}/plan', { params: { course: courseId } });
     texts.learn(answer.texts);
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
@@ -233,8 +233,8 @@ export const usePlan = defineStore('plan', () => {
     const request = body(working);
     request.changes.forEach(({ id }) => sent.add(id));
     try {
-      const answer = await ask<ChangesAnswer>(path`/api/courses/${working.base.id}/changes`, {
-        method: 'POST',
+      const answer = await ask('POST /api/courses/{course}/changes', {
+        params: { course: working.base.id },
         body: request,
       });
       if (copy.value?.base.id === working.base.id) took(answer);
@@ -296,11 +296,11 @@ export const usePlan = defineStore('plan', () => {
     if (working === null || working.pending.length === 0) return;
     const request = body(working);
     if (JSON.stringify(request).length > KEEPALIVE_BYTES) return;
-    void ask(path`/api/courses/${working.base.id}/changes`, {
-      method: 'POST',
-      body: request,
-      keepalive: true,
-    }).catch(() => undefined);
+    void ask(
+      'POST /api/courses/{course}/changes',
+      { params: { course: working.base.id }, body: request },
+      { keepalive: true },
+    ).catch(() => undefined);
   }
 
   const isUnsaved = computed(() => (copy.value?.pending.length ?? 0) > 0);

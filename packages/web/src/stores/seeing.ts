@@ -4,7 +4,7 @@ import { NOTHING_DONE, startOfDay } from '@itinerary/core';
 import type { Viewer } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { ask, path } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 import { exampleDeeds } from './example-deeds.ts';
 import type { Progress } from './example-deeds.ts';
 import { usePlan } from './plan.ts';
@@ -71,7 +71,9 @@ export const useSeeing = defineStore('seeing', () => {
   );
 
   async function choosePerson(courseId: string, id: string): Promise<void> {
-    const standing = await ask<StandingAnswer>(path`/api/courses/${courseId}/members/${id}/standing`);
+    const standing = await ask('GET /api/courses/{course}/members/{person}/standing', {
+      params: { course: courseId, person: id },
+    });
     role.value = 'learner';
     person.value = { id, standing };
   }

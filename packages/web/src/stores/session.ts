@@ -15,19 +15,19 @@ export const useSession = defineStore('session', () => {
   }
 
   async function load(): Promise<void> {
-    take(await ask<MeAnswer>('/api/me'));
+    take(await ask('GET /api/me', {}));
   }
 
   async function signIn(address: string, password: string): Promise<void> {
-    take(await ask<MeAnswer>('/api/session', { method: 'POST', body: { address, password } }));
+    take(await ask('POST /api/session', { body: { address, password } }));
   }
 
   async function signInAs(person: string): Promise<void> {
-    take(await ask<MeAnswer>('/api/demo/session', { method: 'POST', body: { person } }));
+    take(await ask('POST /api/demo/session', { body: { person } }));
   }
 
   async function signOut(): Promise<void> {
-    await ask('/api/session', { method: 'DELETE' });
+    await ask('DELETE /api/session', {});
     await load();
   }
 

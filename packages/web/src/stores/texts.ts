@@ -1,10 +1,9 @@
 /** Long texts of the course being set up, by hash: those loaded, and those written here and not yet sent. */
-import type { TextAnswer } from '@itinerary/contract';
 import { textFacts } from '@itinerary/core';
 import type { TextFacts } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { shallowReactive } from 'vue';
-import { ask, path } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 
 export async function hashText(html: string): Promise<string> {
   const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(html));
@@ -60,7 +59,7 @@ export const useTexts = defineStore('texts', () => {
 
   async function fetchText(hash: string): Promise<string | null> {
     try {
-      const { html } = await ask<TextAnswer>(path`/api/courses/${course}/texts/${hash}`);
+      const { html } = await ask('GET /api/courses/{course}/texts/{hash}', { params: { course, hash } });
       known.set(hash, html);
       return html;
     } catch {

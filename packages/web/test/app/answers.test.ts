@@ -1,6 +1,7 @@
 /** Asking the server, and what a page makes of the answer; and that every sentence can be said. */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { effectScope, nextTick, ref } from 'vue';
+import type { Ref } from 'vue';
 import { createI18n } from 'vue-i18n';
 import { LOCALES, messages } from '../support/messages.ts';
 import { ask, path, ProblemError, UnreachableError } from '../../src/api/client.ts';
@@ -41,60 +42,60 @@ function pageWith(text: string): { readonly page: Document; readonly removed: ()
 
 describe('answers that come with the page', () => {
   test('are for the first who asks; then the server is asked', async () => {
-    const { page, removed } = pageWith(JSON.stringify({ '/api/x': { a: 1 }, '/api/y': null }));
+    const { page, removed } = pageWith(JSON.stringify({ '/api/desk': { a: 1 }, '/api/y': null }));
     readFirstAnswers(page);
     expect(removed()).toBe(1);
     // What changes something is never answered from what was there before.
     fetched.mockImplementation(() => Promise.resolve(json({ a: 2 })));
-    expect(await ask('/api/x', { method: 'PUT', body: {} })).toEqual({ a: 2 });
+    expect(await ask('DELETE /api/session', {})).toEqual({ a: 2 });
     expect(fetched).toHaveBeenCalledTimes(1);
-    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(await ask('GET /api/desk', {})).toEqual({ a: 1 });
     expect(fetched).toHaveBeenCalledTimes(1);
-    expect(await ask('/api/x')).toEqual({ a: 2 });
+    expect(await ask('GET /api/desk', {})).toEqual({ a: 2 });
     expect(fetched).toHaveBeenCalledTimes(2);
   });
 
   test('are none on a page without them', async () => {
     readFirstAnswers({ getElementById: () => null } as unknown as Document);
     fetched.mockResolvedValue(json({ a: 3 }));
-    expect(await ask('/api/z')).toEqual({ a: 3 });
+    expect(await ask('GET /api/desk', {})).toEqual({ a: 3 });
   });
 });
 
 describe('asking', () => {
   test('gives the answer', async () => {
     fetched.mockResolvedValue(json({ a: 1 }));
-    expect(await ask('/api/x')).toEqual({ a: 1 });
+    expect(await ask('GET /api/desk', {})).toEqual({ a: 1 });
     expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'GET', credentials: 'same-origin' });
   });
 
   test('sends a body as JSON', async () => {
     fetched.mockResolvedValue(json({}));
-    await ask('/api/x', { method: 'POST', body: { tide: 'low' } });
-    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'POST', body: '{"tide":"low"}' });
+    await ask('POST /api/demo/session', { body: { person: 'low' } });
+    expect(fetched.mock.calls[0]?.[1]).toMatchObject({ method: 'POST', body: '{"person":"low"}' });
   });
 
   test('gives nothing where there is nothing', async () => {
     fetched.mockResolvedValue(new Response(null, { status: 204 }));
-    expect(await ask('/api/x')).toBeUndefined();
+    expect(await ask('GET /api/desk', {})).toBeUndefined();
   });
 
   test('says what the server said no to', async () => {
     fetched.mockImplementation(() => Promise.resolve(problem('not_allowed', 403)));
-    await expect(ask('/api/x')).rejects.toMatchObject({
+    await expect(ask('GET /api/desk', {})).rejects.toMatchObject({
       problem: { code: 'not_allowed', status: 403 },
       message: 'D',
     });
-    await expect(ask('/api/x')).rejects.toBeInstanceOf(ProblemError);
+    await expect(ask('GET /api/desk', {})).rejects.toBeInstanceOf(ProblemError);
   });
 
   test('tells no answer, and an answer that is not ours, from a no', async () => {
     fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
-    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+    await expect(ask('GET /api/desk', {})).rejects.toBeInstanceOf(UnreachableError);
     fetched.mockResolvedValueOnce(
       new Response('<h1>502</h1>', { status: 502, headers: { 'content-type': 'text/html' } }),
     );
-    await expect(ask('/api/x')).rejects.toBeInstanceOf(UnreachableError);
+    await expect(ask('GET /api/desk', {})).rejects.toBeInstanceOf(UnreachableError);
   });
 
   test('makes the parts of a path safe', () => {
@@ -108,13 +109,17 @@ describe('a page’s answer', () => {
     for (let at = 0; at < 6; at += 1) await nextTick();
     await new Promise((done) => setTimeout(done, 0));
   };
-  const use = (
-    address = ref('/api/a'),
-  ): ReturnType<typeof useAnswer<{ n: number }>> & { address: typeof address; leave: () => void } => {
+  interface Used extends ReturnType<typeof useAnswer<'GET /api/codes/{code}'>> {
+    readonly code: Ref<string>;
+    readonly leave: () => void;
+  }
+  const use = (code = ref('a')): Used => {
     const scope = effectScope();
-    const used = scope.run(() => useAnswer<{ n: number }>(() => address.value));
+    const used = scope.run(() =>
+      useAnswer('GET /api/codes/{code}', () => ({ params: { code: code.value } })),
+    );
     if (used === undefined) throw new Error('no scope');
-    return { ...used, address, leave: () => scope.stop() };
+    return { ...used, code, leave: () => scope.stop() };
   };
 
   test('is loading, then there', async () => {
@@ -150,8 +155,8 @@ describe('a page’s answer', () => {
     fetched
       .mockImplementationOnce(() => new Promise((resolve) => (answerFirst = resolve)))
       .mockResolvedValueOnce(json({ n: 2 }));
-    const { answer, address } = use();
-    address.value = '/api/b';
+    const { answer, code } = use();
+    code.value = 'b';
     await settle();
     answerFirst(json({ n: 1 }));
     await settle();
@@ -184,20 +189,20 @@ describe('a page’s answer', () => {
 
   test('of another address is not asked for on behalf of the one before', async () => {
     const waiting = slowly();
-    const { answer, address, refresh } = use();
+    const { answer, code, refresh } = use();
     void refresh();
-    address.value = '/api/b';
+    code.value = 'b';
     await settle();
     const asked = (): (string | undefined)[] => fetched.mock.calls.map(([url]) => url?.toString());
-    expect(asked()).toEqual(['/api/a', '/api/b']);
+    expect(asked()).toEqual(['/api/codes/a', '/api/codes/b']);
     // Told while the new one is under way, and before the old one has come.
     void refresh();
     waiting[0]?.(json({ n: 1 }));
     await settle();
-    expect(asked()).toEqual(['/api/a', '/api/b']);
+    expect(asked()).toEqual(['/api/codes/a', '/api/codes/b']);
     waiting[1]?.(json({ n: 2 }));
     await settle();
-    expect(asked()).toEqual(['/api/a', '/api/b', '/api/b']);
+    expect(asked()).toEqual(['/api/codes/a', '/api/codes/b', '/api/codes/b']);
     expect(answer.value).toEqual({ n: 2 });
   });
 

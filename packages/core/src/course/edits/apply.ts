@@ -7,10 +7,11 @@ import type { Item } from '../schema/items-schema.ts';
 import { MAX_SECTIONS } from '../schema/schema.ts';
 import type { Course, CourseNode, Section } from '../schema/schema.ts';
 import { sameValue } from './edits.ts';
-import type { Applied, Change, Edit, InsertEdit, MoveEdit, Refusal, RemoveEdit, SetEdit } from './edits.ts';
+import type { Change, Edit, InsertEdit, MoveEdit, RemoveEdit, SetEdit } from './edits.ts';
 import { fieldSchema, readField, roomOf, writeField } from './fields.ts';
 import { findNode, folderDepth, isHolder, isOutOfSight, subtree, withItems } from '../tree.ts';
 import type { Holder, Place } from '../tree.ts';
+import type { Applied, Refusal } from './refusal.ts';
 
 type Step =
   | { readonly ok: true; readonly course: Course; readonly inverse: Edit | null }

@@ -77,41 +77,6 @@ export type RemoveEdit = z.infer<typeof removeSchema>;
 export type Edit = z.infer<typeof editSchema>;
 export type Change = z.infer<typeof changeSchema>;
 
-/** Why a change was not taken. `edit` is the index of the edit that stopped it; wording is the reader's. */
-export type Refusal = { readonly edit: number; readonly target: string } & (
-  | { readonly code: 'unknown_target' }
-  | { readonly code: 'removed_target' }
-  | { readonly code: 'unknown_parent'; readonly parent: string }
-  | { readonly code: 'removed_parent'; readonly parent: string }
-  | { readonly code: 'unknown_neighbour'; readonly after: string }
-  | { readonly code: 'wrong_parent'; readonly parent: string }
-  | { readonly code: 'inside_itself'; readonly parent: string }
-  | { readonly code: 'too_deep'; readonly most: number }
-  | { readonly code: 'id_taken' }
-  | { readonly code: 'unknown_field'; readonly field: string }
-  | {
-      readonly code: 'bad_value';
-      readonly field: string;
-      readonly value: FieldValue;
-      readonly expected: string;
-    }
-  | { readonly code: 'too_many'; readonly most: number }
-  | {
-      readonly code: 'changed_since';
-      readonly field: string;
-      readonly now: FieldValue;
-      readonly wanted: FieldValue;
-    }
-);
-
-export type Applied =
-  | {
-      readonly ok: true;
-      readonly course: import('../schema/schema.ts').Course;
-      readonly inverse: readonly Edit[];
-    }
-  | { readonly ok: false; readonly refusal: Refusal };
-
 /** Two field values are the same when they say the same; the order of keys says nothing. */
 export function sameValue(a: FieldValue, b: FieldValue): boolean {
   if (a === b) return true;

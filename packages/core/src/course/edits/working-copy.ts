@@ -9,7 +9,8 @@
 import type { Course } from '../schema/schema.ts';
 import { applyChange } from './apply.ts';
 import { sameValue } from './edits.ts';
-import type { Change, Edit, FieldValue, Refusal, SetEdit } from './edits.ts';
+import type { Change, Edit, FieldValue, SetEdit } from './edits.ts';
+import type { Refusal } from './refusal.ts';
 
 /** A change as the server took it. */
 export interface TakenChange {

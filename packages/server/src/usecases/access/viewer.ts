@@ -2,7 +2,7 @@
 import { isCompleted, singles, subtree } from '@itinerary/core';
 import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
-import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, PersonRow } from '../../db/entities.ts';
+import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
@@ -148,17 +148,4 @@ export async function groupSizes(
     if (on.has(personId)) sizes[groupId] = (sizes[groupId] ?? 0) + 1;
   }
   return sizes;
-}
-
-/** The members of a course who are learners, each with what they have of their own. */
-export async function standingOf(
-  em: EntityManager,
-  course: Course,
-  personId: string,
-  now: string,
-): Promise<{ readonly name: string; readonly viewer: Viewer } | null> {
-  const person = await em.findOne(PersonRow, { id: personId });
-  const row = await em.findOne(MemberRow, { courseId: course.id, personId, leftAt: null });
-  if (person === null || row === null) return null;
-  return { name: person.name, viewer: await viewerOf(em, person, course, now) };
 }

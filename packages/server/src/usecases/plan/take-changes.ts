@@ -6,7 +6,7 @@
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
 import { applyChange } from '@itinerary/core';
-import type { Change, Refusal, TakenChange, Viewer } from '@itinerary/core';
+import type { Change, DeepReadonly, Refusal, TakenChange, Viewer } from '@itinerary/core';
 import { loadCourse, writeCourse } from '../../db/course-rows.ts';
 import { ChangeRow, CourseRow, PersonRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -23,7 +23,7 @@ import { Failure } from '../failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
 import { factsOfTexts } from './texts.ts';
-import { announce } from '../../live/notices.ts';
+import { announce } from '../../db/announce.ts';
 import { countLearners, groupSizes } from '../access/viewer.ts';
 
 export interface Author {
@@ -39,7 +39,7 @@ export async function takeChanges(
   author: Author,
   request: ChangesRequest,
   now: string,
-): Promise<ChangesAnswer> {
+): Promise<DeepReadonly<ChangesAnswer>> {
   const texts = admitTexts(request.texts);
   const refused: { id: string; refusal: Refused }[] = [];
   for (const sent of request.changes) {
@@ -116,7 +116,7 @@ async function takenSince(
   courseId: string,
   person: Person,
   since: number,
-): Promise<Omit<ChangesAnswer, 'refused' | 'renamed'>> {
+): Promise<DeepReadonly<Omit<ChangesAnswer, 'refused' | 'renamed'>>> {
   const row = await em.findOne(CourseRow, { id: courseId }, { fields: ['seq'] });
   const seq = row?.seq ?? 0;
   if (since > seq) {

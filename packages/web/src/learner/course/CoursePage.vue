@@ -1,10 +1,8 @@
 <script setup lang="ts">
 /** Where one arrives who opens a course: its home page, or wherever the course sends them. */
-import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { ItemView, SectionView } from '@itinerary/core';
 import { computed, inject, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { path } from '../../api/client.ts';
 import { dayIn } from '../../words/dates.ts';
 import { setTitle } from '../../app/router.ts';
 import { useLive } from '../../stores/live.ts';
@@ -25,9 +23,10 @@ const session = useSession();
 const frame = inject(COURSE_FRAME, ref(null));
 const courseId = computed(() => String(route.params['course']));
 const isArriving = computed(() => route.name === 'course');
-const { answer, state, reload, refresh } = useAnswer<ReadCourseAnswer>(
-  () => path`/api/learn/${courseId.value}` + (isArriving.value ? '?arriving=1' : ''),
-);
+const { answer, state, reload, refresh } = useAnswer('GET /api/learn/{course}', () => ({
+  params: { course: courseId.value },
+  query: isArriving.value ? { arriving: '1' as const } : {},
+}));
 useLive(() => void refresh());
 
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));

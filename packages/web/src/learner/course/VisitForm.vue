@@ -2,7 +2,7 @@
 /** Visitors are asked for the passphrase on each visit. */
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 
 const props = defineProps<{ courseId: string }>();
@@ -16,7 +16,7 @@ async function visit(): Promise<void> {
   failure.value = null;
   try {
     const body = { passphrase: said.value };
-    await ask(path`/api/learn/${props.courseId}/visit`, { method: 'POST', body });
+    await ask('POST /api/learn/{course}/visit', { params: { course: props.courseId }, body });
     emit('in');
   } catch (error) {
     failure.value = sentence(error);

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The pacing guide: the whole plan on one page, made to be printed, or taken along as a table. */
 import { IconDownload, IconPrinter } from '@tabler/icons-vue';
-import type { ReadCourseAnswer } from '@itinerary/contract';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -17,7 +16,9 @@ const { t } = useI18n();
 const route = useRoute();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload } = useAnswer<ReadCourseAnswer>(() => path`/api/learn/${courseId.value}`);
+const { answer, state, reload } = useAnswer('GET /api/learn/{course}', () => ({
+  params: { course: courseId.value },
+}));
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
 const csv = computed(() => path`/api/learn/${courseId.value}/guide.csv`);
 

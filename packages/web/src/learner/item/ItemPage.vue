@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { IconUsersGroup } from '@tabler/icons-vue';
-import type { Neighbour, ReadItemAnswer } from '@itinerary/contract';
+import type { Neighbour } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -23,14 +23,16 @@ const route = useRoute();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
 const itemId = computed(() => String(route.params['item']));
-const { answer, state, reload, refresh } = useAnswer<ReadItemAnswer>(
-  () => path`/api/learn/${courseId.value}/items/${itemId.value}`,
-);
+const { answer, state, reload, refresh } = useAnswer('GET /api/learn/{course}/items/{item}', () => ({
+  params: { course: courseId.value, item: itemId.value },
+}));
 useLive(() => void refresh());
 
 async function tick(done: boolean): Promise<void> {
-  const address = path`/api/learn/${courseId.value}/items/${itemId.value}/done`;
-  await ask(address, { method: done ? 'PUT' : 'DELETE' });
+  const at = { params: { course: courseId.value, item: itemId.value } };
+  await (done
+    ? ask('PUT /api/learn/{course}/items/{item}/done', at)
+    : ask('DELETE /api/learn/{course}/items/{item}/done', at));
   await refresh();
 }
 

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 /** Who else is on the course, as far as the course lets one see. */
-import type { ClassmatesAnswer } from '@itinerary/contract';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
-import { path } from '../../api/client.ts';
 import { setTitle } from '../../app/router.ts';
 import MembersFace from './MembersFace.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
@@ -13,9 +11,9 @@ import { useAnswer } from '../../api/use-answer.ts';
 const { t } = useI18n();
 const route = useRoute();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload } = useAnswer<ClassmatesAnswer>(
-  () => path`/api/learn/${courseId.value}/members`,
-);
+const { answer, state, reload } = useAnswer('GET /api/learn/{course}/members', () => ({
+  params: { course: courseId.value },
+}));
 watch(answer, () => setTitle(t('learner.members.title')));
 </script>
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** All announcements that stand, with what is new to the reader, and what people say about them. */
-import type { AnnouncementsAnswer } from '@itinerary/contract';
 import { computed, nextTick, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -17,9 +16,9 @@ const { t } = useI18n();
 const route = useRoute();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload, refresh } = useAnswer<AnnouncementsAnswer>(
-  () => path`/api/learn/${courseId.value}/announcements`,
-);
+const { answer, state, reload, refresh } = useAnswer('GET /api/learn/{course}/announcements', () => ({
+  params: { course: courseId.value },
+}));
 useLive(() => void refresh());
 
 /** Reading them makes them old for the next time; while this page is open they stay marked. */

@@ -4,7 +4,7 @@ import { IconArrowBackUp, IconMessage, IconTrash } from '@tabler/icons-vue';
 import type { CommentsAnswer } from '@itinerary/contract';
 import { computed, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { useSession } from '../../stores/session.ts';
@@ -21,7 +21,10 @@ const failure = ref<string | null>(null);
 const many = computed(
   () => answer.value?.comments.filter(({ isRemoved }) => !isRemoved).length ?? props.count,
 );
-const base = computed(() => path`/api/learn/${props.courseId}/announcements/${props.announcement}/comments`);
+const here = computed(() => ({ course: props.courseId, announcement: props.announcement }));
+
+const COMMENTS = '/api/learn/{course}/announcements/{announcement}/comments';
+const COMMENT = `${COMMENTS}/{comment}` as const;
 
 async function take(work: () => Promise<CommentsAnswer>): Promise<boolean> {
   failure.value = null;
@@ -36,13 +39,17 @@ async function take(work: () => Promise<CommentsAnswer>): Promise<boolean> {
 
 async function toggle(): Promise<void> {
   isOpen.value = !isOpen.value;
-  if (isOpen.value && answer.value === null) await take(() => ask<CommentsAnswer>(base.value));
+  if (isOpen.value && answer.value === null) await take(() => ask(`GET ${COMMENTS}`, { params: here.value }));
 }
 async function say(): Promise<void> {
   const body = { text: draft.value };
-  if (await take(() => ask<CommentsAnswer>(base.value, { method: 'POST', body }))) draft.value = '';
+  if (await take(() => ask(`POST ${COMMENTS}`, { params: here.value, body }))) draft.value = '';
 }
-const at = (id: string): string => `${base.value}${path`/${id}`}`;
+/** What is there is taken away, and what was taken away is brought back. */
+function turn({ id, isRemoved }: CommentsAnswer['comments'][number]): Promise<boolean> {
+  const params = { ...here.value, comment: id };
+  return take(() => (isRemoved ? ask(`PUT ${COMMENT}`, { params }) : ask(`DELETE ${COMMENT}`, { params })));
+}
 
 function when(at: string): string {
   const day = formatDay(dayIn(at, session.me?.institution.zone ?? 'UTC'), locale.value, {
@@ -70,7 +77,7 @@ function when(at: string): string {
               class="button bare square small"
               type="button"
               :aria-label="t(`learner.comments.${one.isRemoved ? 'restore' : 'remove'}`, { name: one.name })"
-              @click="take(() => ask(at(one.id), { method: one.isRemoved ? 'PUT' : 'DELETE' }))"
+              @click="turn(one)"
             >
               <component :is="one.isRemoved ? IconArrowBackUp : IconTrash" :size="15" aria-hidden="true" />
             </button>

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** A page of the course that collects: its sections, its work, its files, what it is about. */
-import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { Area, ItemView, SectionView } from '@itinerary/core';
 import { computed, inject, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
-import { path } from '../../api/client.ts';
 import { dayIn } from '../../words/dates.ts';
 import { setTitle } from '../../app/router.ts';
 import { useLive } from '../../stores/live.ts';
@@ -22,9 +20,9 @@ const router = useRouter();
 const session = useSession();
 const frame = inject(COURSE_FRAME, ref(null));
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload, refresh } = useAnswer<ReadCourseAnswer>(
-  () => path`/api/learn/${courseId.value}`,
-);
+const { answer, state, reload, refresh } = useAnswer('GET /api/learn/{course}', () => ({
+  params: { course: courseId.value },
+}));
 useLive(() => void refresh());
 
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));

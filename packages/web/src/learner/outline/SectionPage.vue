@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** Section by section: one section on a page of its own, with the way on and back. */
-import type { ReadCourseAnswer } from '@itinerary/contract';
 import type { ItemView } from '@itinerary/core';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
-import { path } from '../../api/client.ts';
 import { dayIn } from '../../words/dates.ts';
 import { setTitle } from '../../app/router.ts';
 import { useSession } from '../../stores/session.ts';
@@ -20,7 +18,9 @@ const route = useRoute();
 const router = useRouter();
 const session = useSession();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload } = useAnswer<ReadCourseAnswer>(() => path`/api/learn/${courseId.value}`);
+const { answer, state, reload } = useAnswer('GET /api/learn/{course}', () => ({
+  params: { course: courseId.value },
+}));
 const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? 'UTC'));
 
 /** A section that is only named has no page of its own. */

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Around every page of a course: the bar, the menu, and the course's own look and language. */
 import { IconRoute } from '@tabler/icons-vue';
-import type { FrameAnswer } from '@itinerary/contract';
 import type { ContactView } from '@itinerary/core';
 import { computed, onBeforeUnmount, provide, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -18,9 +17,9 @@ import { CONTACTS, COURSE_FRAME, ROLE_NAMES } from './frame.ts';
 const { t } = useI18n();
 const route = useRoute();
 const courseId = computed(() => String(route.params['course']));
-const { answer, state, reload, refresh } = useAnswer<FrameAnswer>(
-  () => path`/api/learn/${courseId.value}/frame`,
-);
+const { answer, state, reload, refresh } = useAnswer('GET /api/learn/{course}/frame', () => ({
+  params: { course: courseId.value },
+}));
 useLive(() => void refresh());
 provide(COURSE_FRAME, answer);
 provide(

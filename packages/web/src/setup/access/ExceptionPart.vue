@@ -6,7 +6,7 @@ import { allLivingItems, findNode, livingSections, momentsOf, ownPlan } from '@i
 import type { Exception, FieldValue, PlannedMoment, Viewer } from '@itinerary/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { momentWords } from '../../learner/words/moment-words.ts';
 import { newId } from '../../stores/new-id.ts';
@@ -41,9 +41,11 @@ async function attempt(work: () => Promise<void>): Promise<boolean> {
 }
 onMounted(() =>
   attempt(async () => {
-    const { members: all } = await ask<MembersAnswer>(path`/api/courses/${course.value.id}/members`);
+    const { members: all } = await ask('GET /api/courses/{course}/members', {
+      params: { course: course.value.id },
+    });
     members.value = all.filter(({ role }) => role === 'learner');
-    const own = await ask<OwnMomentsAnswer>(path`/api/courses/${course.value.id}/exceptions`);
+    const own = await ask('GET /api/courses/{course}/exceptions', { params: { course: course.value.id } });
     persons.value = own.exceptions;
   }),
 );
@@ -94,8 +96,8 @@ async function remove(line: Line): Promise<void> {
     return;
   }
   await attempt(async () => {
-    const answer = await ask<OwnMomentsAnswer>(path`/api/courses/${course.value.id}/exceptions/${line.id}`, {
-      method: 'DELETE',
+    const answer = await ask('DELETE /api/courses/{course}/exceptions/{exception}', {
+      params: { course: course.value.id, exception: line.id },
     });
     persons.value = answer.exceptions;
   });
@@ -158,10 +160,10 @@ async function save(): Promise<void> {
   // The node may be new: the server has to have it first.
   await plan.flush();
   isAdding.value = !(await attempt(async () => {
-    const answer = await ask<OwnMomentsAnswer>(
-      path`/api/courses/${course.value.id}/exceptions/${same?.id ?? newId()}`,
-      { method: 'PUT', body },
-    );
+    const answer = await ask('PUT /api/courses/{course}/exceptions/{exception}', {
+      params: { course: course.value.id, exception: same?.id ?? newId() },
+      body,
+    });
     persons.value = answer.exceptions;
   }));
 }

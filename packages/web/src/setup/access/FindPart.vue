@@ -5,7 +5,7 @@ import type { Findable, Visitors } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextarea } from 'vuetify/components/VTextarea';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
@@ -43,10 +43,10 @@ const failure = ref<string | null>(null);
 async function setPassphrase(passphrase: string | null): Promise<void> {
   failure.value = null;
   try {
-    const answer = await ask<{ passphrase: 'none' | 'easy' | 'good' }>(
-      path`/api/courses/${course.value.id}/passphrase`,
-      { method: 'PUT', body: { passphrase } },
-    );
+    const answer = await ask('PUT /api/courses/{course}/passphrase', {
+      params: { course: course.value.id },
+      body: { passphrase },
+    });
     plan.passphrase = answer.passphrase;
     typed.value = '';
   } catch (error) {

@@ -5,7 +5,7 @@ import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import type { Role } from '@itinerary/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { roleWord } from '../../words/own-words.ts';
@@ -50,13 +50,15 @@ function took(answer: MembersAnswer): void {
 
 async function search(): Promise<void> {
   if (!plan.rights.members) return;
-  const query = `?find=${encodeURIComponent(find.value)}`;
-  candidates.value = await ask<PeopleAnswer>(path`/api/courses/${props.courseId}/candidates` + query);
+  candidates.value = await ask('GET /api/courses/{course}/candidates', {
+    params: { course: props.courseId },
+    query: { find: find.value },
+  });
 }
 
 const load = (): Promise<void> =>
   attempt(async () => {
-    took(await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`));
+    took(await ask('GET /api/courses/{course}/members', { params: { course: props.courseId } }));
     await search();
   });
 
@@ -64,8 +66,8 @@ const add = (): Promise<void> =>
   attempt(async () => {
     const people = [...chosen.value];
     took(
-      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members`, {
-        method: 'POST',
+      await ask('POST /api/courses/{course}/members', {
+        params: { course: props.courseId },
         body: { people, role: role.value },
       }),
     );
@@ -77,7 +79,9 @@ const add = (): Promise<void> =>
 const takeOff = (person: string): Promise<void> =>
   attempt(async () => {
     took(
-      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${person}`, { method: 'DELETE' }),
+      await ask('DELETE /api/courses/{course}/members/{person}', {
+        params: { course: props.courseId, person },
+      }),
     );
     await search();
   });
@@ -93,8 +97,8 @@ const toggleGroup = (member: MembersAnswer['members'][number], id: string): Prom
     // One that is gone from the course is gone from its members.
     const body = { groups: next.filter((one) => plan.course?.groups[one] !== undefined) };
     took(
-      await ask<MembersAnswer>(path`/api/courses/${props.courseId}/members/${member.person}/groups`, {
-        method: 'PUT',
+      await ask('PUT /api/courses/{course}/members/{person}/groups', {
+        params: { course: props.courseId, person: member.person },
         body,
       }),
     );

@@ -5,7 +5,7 @@ import { compareMenus, takeAllOver, takeOver } from '@itinerary/core';
 import type { MenuDifference } from '@itinerary/core';
 import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { ownWords } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -24,7 +24,7 @@ const said = ref('');
 
 onMounted(async () => {
   // Assistants may plan a course and open none: for them there is nothing to compare with.
-  templates.value = (await ask<MenuTemplatesAnswer>('/api/menus').catch(() => ({ templates: [] }))).templates;
+  templates.value = (await ask('GET /api/menus', {}).catch(() => ({ templates: [] }))).templates;
 });
 const template = computed(
   () => templates.value.find(({ id }) => id === chosen.value) ?? templates.value[0] ?? null,
@@ -63,10 +63,7 @@ async function keepAsTemplate(): Promise<void> {
   const { course } = plan;
   if (course === null) return;
   const body = { name: course.title, menu: course.menu };
-  const answer = await ask<MenuTemplatesAnswer>(path`/api/menus/${newId()}`, {
-    method: 'PUT',
-    body,
-  });
+  const answer = await ask('PUT /api/menus/{template}', { params: { template: newId() }, body });
   templates.value = answer.templates;
   said.value = t('setup.menu.compare.kept');
 }

@@ -31,12 +31,14 @@ watch([isOpen, side], ([open, now]) => {
   if (!open) return;
   if (now === 'library' && library.value === null) {
     void attempt(async () => {
-      library.value = (await ask<LibraryAnswer>('/api/library')).pictures;
+      library.value = (await ask('GET /api/library', {})).pictures;
     });
   }
   if (now === 'own') {
     void attempt(async () => {
-      own.value = (await ask<OwnPicturesAnswer>(path`/api/courses/${props.courseId}/pictures`)).pictures;
+      own.value = (
+        await ask('GET /api/courses/{course}/pictures', { params: { course: props.courseId } })
+      ).pictures;
     });
   }
 });
@@ -55,7 +57,7 @@ async function take(choice: TakePicture): Promise<void> {
     const body = choice;
     emit(
       'take',
-      await ask<TakenPicture>(path`/api/courses/${props.courseId}/pictures`, { method: 'POST', body }),
+      await ask('POST /api/courses/{course}/pictures', { params: { course: props.courseId }, body }),
     );
   });
   isBusy.value = false;

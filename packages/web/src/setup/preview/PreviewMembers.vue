@@ -1,11 +1,9 @@
 <script setup lang="ts">
 /** Whom somebody finds on the page of members, of those who are on the course now. */
-import type { MembersAnswer } from '@itinerary/contract';
 import { classmatesOf, onceLive } from '@itinerary/core';
 import type { Viewer } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { path } from '../../api/client.ts';
 import MembersFace from '../../learner/members/MembersFace.vue';
 import { useAnswer } from '../../api/use-answer.ts';
 import { usePlan } from '../../stores/plan.ts';
@@ -17,9 +15,9 @@ const props = defineProps<{
 }>();
 const { t } = useI18n();
 const plan = usePlan();
-const { answer, state, reload } = useAnswer<MembersAnswer>(
-  () => path`/api/courses/${plan.course?.id ?? ''}/members`,
-);
+const { answer, state, reload } = useAnswer('GET /api/courses/{course}/members', () => ({
+  params: { course: plan.course?.id ?? '' },
+}));
 const people = computed(() => {
   if (plan.course === null || answer.value === null) return [];
   return classmatesOf(onceLive(plan.course), props.viewer, props.moment, answer.value.members) ?? [];

@@ -1,5 +1,4 @@
 /** What a condition can be, and the items and courses that it can name. */
-import type { DeskAnswer } from '@itinerary/contract';
 import { allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
 import type { Condition, ConditionGroup, SingleCondition } from '@itinerary/core';
 import { computed, shallowRef } from 'vue';
@@ -86,7 +85,7 @@ export function useConditionChoices(node: () => string): ConditionChoices {
   };
   async function loadCourses(): Promise<void> {
     if (courses.value.length > 0) return;
-    const { courses: all } = await ask<DeskAnswer>('/api/desk');
+    const { courses: all } = await ask('GET /api/desk', {});
     courses.value = all
       .filter(({ id }) => id !== plan.course?.id)
       .map(({ id, title, code }) => ({ id, title: `${title} (${code})` }));

@@ -3,7 +3,7 @@
 import type { MembersAnswer } from '@itinerary/contract';
 import { computed, onMounted, shallowRef } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
@@ -30,7 +30,9 @@ const groups = computed(() => plan.groups);
 
 onMounted(async () => {
   try {
-    const answer = await ask<MembersAnswer>(path`/api/courses/${plan.course?.id ?? ''}/members`);
+    const answer = await ask('GET /api/courses/{course}/members', {
+      params: { course: plan.course?.id ?? '' },
+    });
     learners.value = answer.members.filter(({ role }) => role === 'learner');
   } catch (error) {
     failure.value = sentence(error);

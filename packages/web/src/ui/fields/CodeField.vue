@@ -5,7 +5,7 @@ import type { CodeAnswer } from '@itinerary/contract';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import { ask, path } from '../../api/client.ts';
+import { ask } from '../../api/client.ts';
 
 const props = defineProps<{ /** The course whose own code it is. */ except?: string }>();
 const code = defineModel<string>({ required: true });
@@ -36,9 +36,13 @@ const problem = computed(() => {
 async function check(): Promise<void> {
   asking = new AbortController();
   const wanted = code.value.trim();
-  const query = props.except === undefined ? '' : `?except=${encodeURIComponent(props.except)}`;
+  const query = props.except === undefined ? {} : { except: props.except };
   try {
-    const got = await ask<CodeAnswer>(path`/api/codes/${wanted}` + query, { signal: asking.signal });
+    const got = await ask(
+      'GET /api/codes/{code}',
+      { params: { code: wanted }, query },
+      { signal: asking.signal },
+    );
     if (wanted !== code.value.trim()) return;
     unanswered.value = false;
     answer.value = got;

@@ -1,16 +1,15 @@
-/** What staff of the institution keep for all courses, and the picture library. */
-import { storableSchema } from '@itinerary/core';
+/** What staff of the institution keep for all courses. */
 import { z } from 'zod';
+import { pathId } from '../route.ts';
 import {
+  holidaysSchema,
   institutionPageBodySchema,
   institutionPagesSchema,
-  librarySchema,
   menuTemplatesSchema,
   newMenuTemplateSchema,
-} from '../face.ts';
-import { holidaysSchema, readHolidaysSchema } from '../people.ts';
-import { pathId } from './route.ts';
-import type { Route } from './route.ts';
+  readHolidaysSchema,
+} from './schemas.ts';
+import type { Route } from '../route.ts';
 
 export const INSTITUTION_ROUTES = {
   readHolidays: {
@@ -76,23 +75,5 @@ export const INSTITUTION_ROUTES = {
     params: z.object({ template: pathId }),
     status: 200,
     answer: menuTemplatesSchema,
-  },
-  library: {
-    method: 'get',
-    path: '/api/library',
-    access: 'create',
-    summary: 'The picture library, searched by words',
-    query: z.object({ find: storableSchema.max(100).default('') }),
-    status: 200,
-    answer: librarySchema,
-  },
-  libraryPicture: {
-    method: 'get',
-    path: '/api/library/{picture}',
-    access: 'create',
-    summary: 'A picture of the library, small',
-    params: z.object({ picture: pathId }),
-    status: 200,
-    media: 'application/octet-stream',
   },
 } as const satisfies Readonly<Record<string, Route>>;

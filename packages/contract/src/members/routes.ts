@@ -1,21 +1,20 @@
 /** Who is on a course, and what each of them has of their own in it. */
 import { storableSchema } from '@itinerary/core';
 import { z } from 'zod';
-import { passphraseAnswerSchema } from '../courses.ts';
+import { course, pathId } from '../route.ts';
 import {
   addMembersSchema,
+  classmatesSchema,
   memberGroupsSchema,
   membersSchema,
   ownMomentsListSchema,
   ownMomentsSchema,
-  passphraseSchema,
   peopleSchema,
   standingSchema,
-} from '../people.ts';
-import { course, pathId } from './route.ts';
-import type { Route } from './route.ts';
+} from './schemas.ts';
+import type { Route } from '../route.ts';
 
-export const MEMBER_ROUTES = {
+export const MEMBERS_ROUTES = {
   members: {
     method: 'get',
     path: '/api/courses/{course}/members',
@@ -101,14 +100,13 @@ export const MEMBER_ROUTES = {
     status: 200,
     answer: ownMomentsListSchema,
   },
-  passphrase: {
-    method: 'put',
-    path: '/api/courses/{course}/passphrase',
-    access: 'plan',
-    summary: 'Set the passphrase for visitors, or take it away; it is kept as a hash and never given out',
+  classmates: {
+    method: 'get',
+    path: '/api/learn/{course}/members',
+    access: 'read',
+    summary: 'The others on the course, as far as the course lets one see them',
     params: course,
-    body: passphraseSchema,
     status: 200,
-    answer: passphraseAnswerSchema,
+    answer: classmatesSchema,
   },
 } as const satisfies Readonly<Record<string, Route>>;

@@ -1,30 +1,8 @@
-/** Whether it is well, what it takes and gives, and who is signed in. */
-import { z } from 'zod';
-import { demoPeopleSchema, demoSignInSchema, meSchema, signInSchema } from '../people.ts';
-import type { Route } from './route.ts';
+/** People, sessions, and the institution that they belong to. */
+import { demoPeopleSchema, demoSignInSchema, meSchema, signInSchema } from './schemas.ts';
+import type { Route } from '../route.ts';
 
-export const healthSchema = z.object({
-  status: z.enum(['ok', 'degraded']),
-  database: z.enum(['ok', 'away']),
-});
-
-export const SERVICE_ROUTES = {
-  health: {
-    method: 'get',
-    path: '/api/health',
-    access: 'anyone',
-    summary: 'Whether the server and its database answer',
-    status: 200,
-    answer: healthSchema,
-  },
-  openapi: {
-    method: 'get',
-    path: '/api/openapi.json',
-    access: 'anyone',
-    summary: 'This interface as an OpenAPI 3.1 document',
-    status: 200,
-    answer: z.looseObject({ openapi: z.string() }),
-  },
+export const PEOPLE_ROUTES = {
   me: {
     method: 'get',
     path: '/api/me',

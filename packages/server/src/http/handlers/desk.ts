@@ -1,0 +1,12 @@
+/** The desk, and new courses. */
+import type { DESK_ROUTES } from '@itinerary/contract';
+import { checkCode } from '../../usecases/desk/course-codes.ts';
+import { createCourse } from '../../usecases/desk/create-course.ts';
+import { desk } from '../../usecases/desk/desk.ts';
+import type { HandlersOf } from '../call.ts';
+
+export const DESK: HandlersOf<typeof DESK_ROUTES> = {
+  desk: ({ em, who, now }) => desk(em, who.person, now),
+  code: ({ em, who, params, query }) => checkCode(em, who.person.institutionId, params.code, query.except),
+  createCourse: ({ em, who, body, now }) => createCourse(em, who.person, body, now),
+};

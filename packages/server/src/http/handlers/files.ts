@@ -1,0 +1,29 @@
+/** Files and pictures of a course, and the library of pictures. */
+import type { FILES_ROUTES } from '@itinerary/contract';
+import type { Request } from 'express';
+import { courseFile, takeUpload } from '../../usecases/files/files.ts';
+import { library, libraryPicture, ownPictures, takePicture } from '../../usecases/files/pictures.ts';
+import type { HandlersOf } from '../call.ts';
+
+function announcedSize(request: Request): number | null {
+  const length = request.headers['content-length'];
+  return length === undefined ? null : Number(length);
+}
+
+export const FILES: HandlersOf<typeof FILES_ROUTES> = {
+  upload: ({ em, store, who, query, request, now }) =>
+    takeUpload(em, store, {
+      course: who.loaded.course,
+      institutionId: who.person.institutionId,
+      name: query.name,
+      announced: announcedSize(request),
+      stream: request,
+      now,
+    }),
+  courseFile: ({ em, store, who, params }) => courseFile(em, store, who.loaded.course.id, params.hash),
+  ownPictures: ({ em, who, now }) => ownPictures(em, who.person, who.loaded.course.id, now),
+  takePicture: ({ em, store, who, body, now }) =>
+    takePicture(em, store, who.loaded.course, who.person, body, now),
+  library: ({ query }) => Promise.resolve(library(query.find)),
+  libraryPicture: ({ store, params }) => libraryPicture(store, params.picture),
+};

@@ -1,0 +1,35 @@
+/** Who is signed in, and how they came to be. */
+import type { PEOPLE_ROUTES } from '@itinerary/contract';
+import { PersonRow } from '../../db/entities.ts';
+import { nothingHere } from '../../usecases/nothing-here.ts';
+import { demoPeople } from '../../usecases/people/demo-people.ts';
+import { me } from '../../usecases/people/me.ts';
+import { signIn } from '../../usecases/people/sign-in.ts';
+import type { Config } from '../../config/config.ts';
+import type { HandlersOf } from '../call.ts';
+import { endSession, startSession } from '../session.ts';
+
+function demoOnly({ demo }: Config): void {
+  if (!demo) throw nothingHere();
+}
+
+export const PEOPLE: HandlersOf<typeof PEOPLE_ROUTES> = {
+  me: ({ em, config, now, who }) => me(em, config, who.person, now),
+  signIn: async ({ em, config, now, body, request }) => {
+    const person = await signIn(em, body.address, body.password);
+    await startSession(request, person.id);
+    return me(em, config, person, now);
+  },
+  signOut: ({ request }) => endSession(request),
+  demoPeople: ({ em, config }) => {
+    demoOnly(config);
+    return demoPeople(em);
+  },
+  demoSignIn: async ({ em, config, now, body, request }) => {
+    demoOnly(config);
+    const person = await em.findOne(PersonRow, { id: body.person, demoPart: { $ne: null } });
+    if (person === null) throw nothingHere();
+    await startSession(request, person.id);
+    return me(em, config, person, now);
+  },
+};

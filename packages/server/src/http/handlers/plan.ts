@@ -1,0 +1,11 @@
+/** The plan of a course and its changes. */
+import type { PLAN_ROUTES } from '@itinerary/contract';
+import { readPlan, readText } from '../../usecases/plan/read-plan.ts';
+import { takeChanges } from '../../usecases/plan/take-changes.ts';
+import type { HandlersOf } from '../call.ts';
+
+export const PLAN: HandlersOf<typeof PLAN_ROUTES> = {
+  plan: ({ em, who }) => readPlan(em, who.loaded, who.viewer),
+  changes: ({ em, who, body, now }) => takeChanges(em, who.loaded.course.id, who, body, now),
+  text: ({ em, who, params }) => readText(em, who.loaded.course.id, params.hash),
+};

@@ -1,0 +1,74 @@
+/** A course for those who read it. */
+import type { READING_ROUTES } from '@itinerary/contract';
+import { canSee, resolveAccess } from '@itinerary/core';
+import type { FaceFacts, Viewer } from '@itinerary/core';
+import type { Person } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { Failure } from '../../usecases/failure.ts';
+import { itemFile, textPicture } from '../../usecases/files/files.ts';
+import { facePicture } from '../../usecases/files/pictures.ts';
+import { noteOpened, tick } from '../../usecases/reading/deeds.ts';
+import { faceFacts, frame } from '../../usecases/reading/face.ts';
+import { changePage, pageText } from '../../usecases/reading/page-words.ts';
+import { readCourse, readGuide, readItem } from '../../usecases/reading/read-course.ts';
+import { noteVisit } from '../../usecases/reading/visits.ts';
+import type { Call, CourseReader, HandlersOf } from '../call.ts';
+
+const whoReads = ({ viewer, person }: CourseReader): { viewer: Viewer; personId: string | null } => ({
+  viewer,
+  personId: person?.id ?? null,
+});
+
+const factsAround = (em: EntityManager, { loaded }: CourseReader): Promise<FaceFacts> =>
+  faceFacts(em, loaded.row.institutionId, loaded.course.id);
+
+function signedIn({ person }: CourseReader): Person {
+  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+  return person;
+}
+
+function ticked({ em, who, params, now }: Call<'tick' | 'untick'>, done: boolean): Promise<void> {
+  const doer = { personId: signedIn(who).id, viewer: who.viewer };
+  return tick(em, who.loaded.course, doer, params.item, done, now);
+}
+
+export const READING: HandlersOf<typeof READING_ROUTES> = {
+  frame: ({ em, who, now }) => frame(em, who.loaded.course, who.loaded.row.institutionId, whoReads(who), now),
+  readCourse: async ({ em, who, query, now }) => {
+    const reader = { ...whoReads(who), arrives: query.arriving === '1' };
+    return readCourse(em, who.loaded.course, reader, await factsAround(em, who), now);
+  },
+  readItem: async ({ em, who: { loaded, viewer, person }, params, now }) => {
+    if (person !== null) {
+      await noteOpened(em, loaded.course, { personId: person.id, viewer }, params.item, now);
+      if (viewer.role !== null && canSee(resolveAccess(loaded.course, viewer, now).nodes.get(params.item))) {
+        await noteVisit(em, loaded.course.id, person.id, now, { item: params.item });
+      }
+    }
+    return readItem(em, loaded.course, viewer, params.item, now);
+  },
+  pageText: ({ em, who, params, now }) => pageText(em, who.loaded.course, who.viewer, params.item, now),
+  changePage: ({ em, who, params, body, now }) =>
+    changePage(em, who.loaded.course, { person: signedIn(who), viewer: who.viewer }, params.item, body, now),
+  tick: (call) => ticked(call, true),
+  untick: (call) => ticked(call, false),
+  itemFile: ({ em, store, who, params, now }) =>
+    itemFile(em, store, who.loaded.course, who.viewer, params.item, now),
+  textPicture: ({ em, store, who, params, query, now }) => {
+    const picture = { hash: params.hash, item: query.item ?? null };
+    return textPicture(em, store, who.loaded.course, who.viewer, picture, now);
+  },
+  facePicture: ({ em, store, who, params, query, now }) => {
+    const framed = {
+      frame: params.frame,
+      id: query.id ?? null,
+      width: Number(query.width),
+      version: query.v ?? null,
+    };
+    return facePicture(em, store, who.loaded.course, who.viewer, framed, () => factsAround(em, who), now);
+  },
+  readGuide: ({ who: { loaded, viewer }, now, request }) => {
+    request.res?.attachment(`${loaded.course.code}.csv`);
+    return Promise.resolve(readGuide(loaded.course, viewer, now));
+  },
+};

@@ -1,0 +1,26 @@
+/** Whether the server is well, and what is told while somebody looks. */
+import { openApiDocument } from '@itinerary/contract';
+import type { SERVICE_ROUTES } from '@itinerary/contract';
+import { streamEvents } from '../../live/events.ts';
+import { Failure } from '../../usecases/failure.ts';
+import type { HandlersOf } from '../call.ts';
+
+export const SERVICE: HandlersOf<typeof SERVICE_ROUTES> = {
+  health: async ({ database }) => {
+    const away = await database.em
+      .fork()
+      .getConnection()
+      .execute('select 1')
+      .then(
+        () => false,
+        () => true,
+      );
+    if (away) throw new Failure('database_away', 'The database does not answer');
+    return { status: 'ok', database: 'ok' };
+  },
+  openapi: () => Promise.resolve(openApiDocument()),
+  events: async ({ database, notices, config, who, request }) => {
+    if (request.res === undefined) return;
+    await streamEvents(request.res, { database, notices, clock: config.clock, person: who.person });
+  },
+};

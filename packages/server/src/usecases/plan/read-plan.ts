@@ -1,0 +1,43 @@
+/** A course's whole plan, with all that its stops need to know besides. */
+import type { PlanAnswer } from '@itinerary/contract';
+import { hasRight } from '@itinerary/core';
+import type { DeepReadonly, Viewer } from '@itinerary/core';
+import { TextRow } from '../../db/entities.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { passphraseState } from '../access/passphrase.ts';
+import { countLearners, groupSizes } from '../access/viewer.ts';
+import { nothingHere } from '../nothing-here.ts';
+import { faceFacts } from '../reading/face.ts';
+import { factsOfTexts } from './texts.ts';
+
+export async function readPlan(
+  em: EntityManager,
+  { course, row }: KeptCourse,
+  viewer: Viewer,
+): Promise<DeepReadonly<PlanAnswer>> {
+  return {
+    course,
+    seq: row.seq,
+    learners: await countLearners(em, course.id),
+    passphrase: await passphraseState(em, course.id),
+    groupSizes: await groupSizes(em, course.id),
+    texts: Object.fromEntries(await factsOfTexts(em, course.id)),
+    face: await faceFacts(em, row.institutionId, course.id),
+    rights: {
+      plan: hasRight(viewer, 'plan'),
+      state: hasRight(viewer, 'state'),
+      members: hasRight(viewer, 'members'),
+    },
+  };
+}
+
+export async function readText(
+  em: EntityManager,
+  courseId: string,
+  hash: string,
+): Promise<{ readonly html: string }> {
+  const row = await em.findOne(TextRow, { courseId, hash });
+  if (row === null) throw nothingHere();
+  return { html: row.html };
+}
