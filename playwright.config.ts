@@ -7,7 +7,8 @@ export default defineConfig({
   // Long enough for a slow machine: nothing here is measured, and what will not come is still said.
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  // One more than there are processors: a browser waits for its server, and a server for its database.
+  workers: 3,
   forbidOnly: true,
   reporter: [['list'], ['json']],
   // The journey takes the pictures, so it goes first, while the desk holds the demo's courses alone.
@@ -23,7 +24,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/Lisbon',
     contextOptions: { reducedMotion: 'reduce' },
-    trace: 'retain-on-failure',
+    // Keeping a trace of every step costs half as much again: E2E_TRACE=1 for a test that fails.
+    trace: process.env['E2E_TRACE'] === '1' ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
       args: [

@@ -5,6 +5,8 @@ import type { AddressInfo } from 'node:net';
 
 export interface SecondServer {
   readonly url: string;
+  /** It is this instant now, on a server whose clock is told. */
+  readonly tell: (instant: string) => void;
   /** Once more is no matter. */
   readonly stop: () => Promise<void>;
 }
@@ -18,27 +20,28 @@ async function freePort(): Promise<number> {
 }
 
 /**
- * @param clock `stands` at `now`, or `runs` on from it.
+ * @param clock `stands` at `now`, `runs` on from it, or stands until it is `told`.
  * @param again where one was before, for a server that comes back.
  */
 export async function secondServer(
   now: string,
-  clock: 'stands' | 'runs',
+  clock: 'stands' | 'runs' | 'told',
   again?: SecondServer,
 ): Promise<SecondServer> {
   const main = process.env['E2E_SERVER'];
   if (main === undefined) throw new Error('E2E_SERVER is not set; end-to-end tests are run by npm test');
   const port = again === undefined ? await freePort() : Number(new URL(again.url).port);
   const env = { ...process.env, PORT: String(port), ITINERARY_NOW: now, ITINERARY_CLOCK: clock };
-  const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit', 'ipc'] });
   await new Promise<void>((resolve, reject) => {
     child.once('exit', (code) => reject(new Error(`the second server ended with ${String(code)}`)));
-    child.stdout.on('data', (said: Buffer) => {
+    child.stdout?.on('data', (said: Buffer) => {
       if (said.toString().includes('listening at')) resolve();
     });
   });
   return {
     url: `http://127.0.0.1:${port}`,
+    tell: (instant) => void child.send(instant),
     stop: () =>
       new Promise((resolve) => {
         if (child.exitCode !== null || child.signalCode !== null) {

@@ -343,3 +343,5 @@ export { momentViewSchema } from './views/moment-view.ts';
 export { lookViewSchema } from './look/view.ts';
 export { refusalSchema } from './course/edits/refusal.ts';
 export type { DeepReadonly } from './course/schema/readonly.ts';
+export { Bounded, BoundedBy } from './course/bounded.ts';
+export { WEEKDAYS } from './course/schema/basics.ts';

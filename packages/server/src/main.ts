@@ -1,12 +1,16 @@
 /** `node main.js` runs a server; the environment says how (docs/operating.md). */
+import { isTold } from './config/clock.ts';
 import { readConfig } from './config/config.ts';
 import { startServer } from './server.ts';
 import type { RunningServer } from './server.ts';
 
 async function main(): Promise<void> {
-  const running = await startServer(readConfig(process.env));
+  const config = readConfig(process.env);
+  const running = await startServer(config);
   console.log(`listening at ${running.address}`);
   stopOn(['SIGINT', 'SIGTERM'], running);
+  const { clock } = config;
+  if (isTold(clock)) process.on('message', (instant) => clock.tell(String(instant)));
 }
 
 function stopOn(signals: readonly NodeJS.Signals[], running: RunningServer): void {

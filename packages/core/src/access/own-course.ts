@@ -9,7 +9,7 @@ import type { Item } from '../course/schema/items-schema.ts';
 import type { PlannedMoment } from '../course/schema/moment-schema.ts';
 import type { Course, CourseNode, Section } from '../course/schema/schema.ts';
 import { findNode, isHolder, subtree } from '../course/tree.ts';
-import { knownOr } from './last-few.ts';
+import { BoundedBy, LAST_FEW } from '../course/bounded.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
 
@@ -18,7 +18,7 @@ export function instantOf(course: Course, { day, time }: LocalMoment): number {
   return zoneOf(course.dates.zone).locate(toDayNumber(day), minuteOf(time)).instant;
 }
 
-const made = new WeakMap<Course, Map<string, Course>>();
+const made = new BoundedBy<Course, Course>(LAST_FEW);
 
 /** The same object where nothing differs, and the same again for whoever has the same exceptions. */
 export function ownCourse(course: Course, viewer: Viewer, at: number): Course {
@@ -27,9 +27,7 @@ export function ownCourse(course: Course, viewer: Viewer, at: number): Course {
   const own = exceptionsFor(course, viewer);
   if (held.length === 0 && own.length === 0) return course;
   const key = JSON.stringify([held, own]);
-  let known = made.get(course);
-  if (known === undefined) made.set(course, (known = new Map()));
-  return knownOr(known, key, () => withExceptions(asReleased(course, held), own));
+  return made.of(course).orElse(key, () => withExceptions(asReleased(course, held), own));
 }
 
 /** Ids of what learners go on seeing as it was, at that instant. */

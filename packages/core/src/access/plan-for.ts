@@ -7,13 +7,13 @@ import { momentsOfRule } from '../course/rules.ts';
 import type { PlannedMoment } from '../course/schema/moment-schema.ts';
 import type { Course, CourseNode } from '../course/schema/schema.ts';
 import { subtree } from '../course/tree.ts';
-import { knownOr } from './last-few.ts';
+import { BoundedBy, LAST_FEW } from '../course/bounded.ts';
 import type { Viewer } from './roles.ts';
 
 const DAY_MS = 86_400_000;
 
 /** Plans by the day of joining; a course that does not ask when somebody joined has one. */
-const plans = new WeakMap<Course, Map<string, CoursePlan>>();
+const plans = new BoundedBy<Course, CoursePlan>(LAST_FEW);
 const asks = new WeakMap<Course, boolean>();
 
 /** The day of joining as the plan needs it: null where the course does not ask for it. */
@@ -24,9 +24,7 @@ export function joinedDay(course: Course, { joinedAt = null }: Viewer): string |
 
 export function planFor(course: Course, viewer: Viewer): CoursePlan {
   const joined = joinedDay(course, viewer);
-  let known = plans.get(course);
-  if (known === undefined) plans.set(course, (known = new Map()));
-  return knownOr(known, joined ?? '', () => planCourse(course, { joined }));
+  return plans.of(course).orElse(joined ?? '', () => planCourse(course, { joined }));
 }
 
 function asksForJoining(course: Course): boolean {

@@ -4,6 +4,7 @@
  */
 import { Temporal } from 'temporal-polyfill';
 import { fromCivil, toCivil } from './day-number.ts';
+import { Bounded } from '../course/bounded.ts';
 
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -38,17 +39,17 @@ export interface Zone {
   readonly localOf: (instant: number) => number;
 }
 
-/** Every zone there is, over a few years; beyond it the tables are made again. */
-const MAX_TABLES = 3000;
-const tables = new Map<string, YearTable>();
+/** Every zone there is, over a few years; beyond it tables are made again. */
+const tables = new Bounded<YearTable>(3000);
 
 /** More changes a year than any zone has ever had. */
 const MAX_CHANGES = 20;
 
 function tableOf(zone: string, year: number): YearTable {
-  const key = `${zone} ${year}`;
-  const known = tables.get(key);
-  if (known !== undefined) return known;
+  return tables.orElse(`${zone} ${year}`, () => readTable(zone, year));
+}
+
+function readTable(zone: string, year: number): YearTable {
   const from = fromCivil(year, 1, 1) * DAY_MS - 3 * DAY_MS;
   const until = fromCivil(year + 1, 1, 1) * DAY_MS + 3 * DAY_MS;
   let here = Temporal.Instant.fromEpochMilliseconds(from).toZonedDateTimeISO(zone);
@@ -62,10 +63,7 @@ function tableOf(zone: string, year: number): YearTable {
     offsets.push(offsetOf(next));
     here = next;
   }
-  if (tables.size >= MAX_TABLES) tables.clear();
-  const table = { at, offsets };
-  tables.set(key, table);
-  return table;
+  return { at, offsets };
 }
 
 /** Local time given as milliseconds, as if the zone were UTC. */

@@ -10,6 +10,7 @@ import { COLOURS, LEAST_CONTRAST, PAIRS } from './colours.ts';
 import type { ColourName, Palette } from './colours.ts';
 import { contrastOf, distanceOf, toHex, toLch } from './contrast.ts';
 import type { Lch } from './contrast.ts';
+import { Bounded } from '../course/bounded.ts';
 
 export interface Theme {
   /** As it was chosen. */
@@ -60,21 +61,16 @@ const STARTS: Readonly<Record<Mode, Readonly<Record<'ink' | 'soft' | 'fieldRule'
   dark: { ink: 0.94, soft: 0.76, fieldRule: 0.62, state: 0.8 },
 };
 
-const known = new Map<string, Theme>();
 /** Somebody who drags through colours asks for many. */
-const MOST_KNOWN = 200;
+const known = new Bounded<Theme>(200);
 
 /** @param seed `#rrggbb`. */
 export function themeOf(seed: string): Theme {
-  let theme = known.get(seed);
-  if (theme === undefined) {
+  return known.orElse(seed, () => {
     const [light, dark] = [paletteOf(seed, 'light'), paletteOf(seed, 'dark')];
     const moved = { light: distanceOf(seed, light.bottle), dark: distanceOf(seed, dark.bottle) };
-    theme = { seed, light, dark, moved };
-    if (known.size >= MOST_KNOWN) known.clear();
-    known.set(seed, theme);
-  }
-  return theme;
+    return { seed, light, dark, moved };
+  });
 }
 
 function paletteOf(seed: string, mode: Mode): Palette {

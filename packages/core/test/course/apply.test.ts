@@ -11,6 +11,7 @@ import {
 import type { Change, Course, Edit } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
 import { changeFor, move } from '../support/random-changes.ts';
+import { runs } from '../support/runs.ts';
 
 const change = (...edits: Edit[]): Change => ({ id: 'c', edits });
 
@@ -255,9 +256,9 @@ describe('for any course and any changes', () => {
           here = result.course;
         });
       }),
-      { numRuns: 400, seed: 20270111 },
+      { numRuns: runs(400), seed: 20270111 },
     );
-    expect(applied).toBeGreaterThan(1000);
+    expect(applied).toBeGreaterThan(runs(1000));
   });
 
   test('all changes undone in turn give the course one began with', () => {
@@ -276,7 +277,7 @@ describe('for any course and any changes', () => {
           here = edits.length === 0 ? here : apply(here, ...edits).course;
         expect(withoutTombstones(here)).toEqual(withoutTombstones(start));
       }),
-      { numRuns: 200, seed: 20270112 },
+      { numRuns: runs(200), seed: 20270112 },
     );
   });
 
@@ -304,9 +305,9 @@ describe('for any course and any changes', () => {
           here = result.course;
         });
       }),
-      { numRuns: 200, seed: 20270113 },
+      { numRuns: runs(200), seed: 20270113 },
     );
-    expect(refused).toBeGreaterThan(20);
+    expect(refused).toBeGreaterThan(runs(20));
   });
 
   test('nothing that exists is ever lost: every id stays, in sight or as a tombstone', () => {
@@ -324,7 +325,7 @@ describe('for any course and any changes', () => {
           here = result.course;
         });
       }),
-      { numRuns: 200, seed: 20270114 },
+      { numRuns: runs(200), seed: 20270114 },
     );
   });
 });

@@ -16,6 +16,7 @@ import type { Course, Edit, Item, Mistake } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
 import { facedCourse } from '../support/faces.ts';
 import { changeFor, move } from '../support/random-changes.ts';
+import { runs } from '../support/runs.ts';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 type Step = string | number;
@@ -100,10 +101,10 @@ describe('a course that has been damaged in one place', () => {
         taken += 1;
         expect(parseCourse(asJson(parsed.value))).toEqual(parsed);
       }),
-      { numRuns: 700, seed: 23 },
+      { numRuns: runs(700), seed: 23 },
     );
     // Both happen often enough to be worth the name of a test.
-    expect(Math.min(taken, refused)).toBeGreaterThan(50);
+    expect(Math.min(taken, refused)).toBeGreaterThan(runs(50));
   });
 
   test('in a file says where in the file', () => {
@@ -115,7 +116,7 @@ describe('a course that has been damaged in one place', () => {
         if (!parsed.ok) expectSentences(parsed.mistakes);
         else expect(parseCourseFile(asJson(parsed.value))).toEqual(parsed);
       }),
-      { numRuns: 200, seed: 24 },
+      { numRuns: runs(200), seed: 24 },
     );
   });
 });
@@ -141,9 +142,9 @@ test('a change that has been damaged is not one, or is refused by name, or gives
         else expect(applied.refusal.code).toMatch(/^[a-z_]+$/);
       },
     ),
-    { numRuns: 800, seed: 25 },
+    { numRuns: runs(800), seed: 25 },
   );
-  expect(Math.min(...Object.values(outcomes))).toBeGreaterThan(25);
+  expect(Math.min(...Object.values(outcomes))).toBeGreaterThan(runs(25));
 });
 
 describe('bounds', () => {

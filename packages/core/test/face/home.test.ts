@@ -21,6 +21,7 @@ import {
 import type { Announcement, Course, PanelKind, PanelView, PlannedMoment } from '../../src/index.ts';
 import { day, smallCourse, viewer } from '../support/arbitraries.ts';
 import { busyMoment, facedCourse, FACTS } from '../support/faces.ts';
+import { runs } from '../support/runs.ts';
 
 const on = (date: string, time: string | null = '09:00'): PlannedMoment => ({
   kind: 'fixed',
@@ -147,9 +148,9 @@ describe('announcements', () => {
           }
         },
       ),
-      { numRuns: 400, seed: 71 },
+      { numRuns: runs(400), seed: 71 },
     );
-    expect(asked).toBeGreaterThan(300);
+    expect(asked).toBeGreaterThan(runs(300));
   });
 });
 
@@ -292,8 +293,8 @@ describe('panels', () => {
           if (one.kind === 'contact') expect(one.contacts.length).toBeGreaterThan(0);
         }
       }),
-      { numRuns: 1200, seed: 72 },
+      { numRuns: runs(1200), seed: 72 },
     );
-    expect(things).toBeGreaterThan(10);
+    expect(things).toBeGreaterThan(runs(10));
   });
 });

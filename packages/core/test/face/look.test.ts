@@ -12,6 +12,7 @@ import {
   themeOf,
 } from '../../src/index.ts';
 import type { Frame } from '../../src/index.ts';
+import { runs } from '../support/runs.ts';
 
 /** Relative luminance and contrast, written out from WCAG 2.2, apart from the library that core asks. */
 function ratio(one: string, other: string): number {
@@ -44,7 +45,7 @@ describe('a theme', () => {
           }
         }
       }),
-      { numRuns: 600, seed: 61 },
+      { numRuns: runs(600), seed: 61 },
     );
     expect(pairs).toBe(600 * 2 * PAIRS.length);
   });
@@ -87,7 +88,7 @@ describe('a theme', () => {
       fc.property(colour, colour, (one, other) =>
         expect(contrastOf(one, other)).toBeCloseTo(ratio(one, other), 3),
       ),
-      { numRuns: 300, seed: 62 },
+      { numRuns: runs(300), seed: 62 },
     );
   });
 
@@ -133,7 +134,7 @@ describe('a crop', () => {
           expect(Math.abs(crop.width / crop.height / FRAMES[name] - 1)).toBeLessThan(0.05);
         }
       }),
-      { numRuns: 2000, seed: 63 },
+      { numRuns: runs(2000), seed: 63 },
     );
   });
 

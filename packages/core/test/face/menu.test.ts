@@ -33,6 +33,7 @@ import type {
 } from '../../src/index.ts';
 import { course, smallCourse, viewer } from '../support/arbitraries.ts';
 import { busyMoment, facedCourse, FACTS, menuEntry } from '../support/faces.ts';
+import { runs } from '../support/runs.ts';
 
 const NOW = '2027-01-20T09:00:00Z';
 
@@ -169,10 +170,10 @@ test('for any menu and any person, nothing that is seen leads to what they may n
       );
       expect(shown).toEqual(answered.map(({ id }) => id));
     }),
-    { numRuns: 1500, seed: 51 },
+    { numRuns: runs(1500), seed: 51 },
   );
-  expect(seen).toBeGreaterThan(600);
-  expect(unseen).toBeGreaterThan(800);
+  expect(seen).toBeGreaterThan(runs(600));
+  expect(unseen).toBeGreaterThan(runs(800));
 });
 
 test('for any course, arriving leads to what is there', () => {
@@ -186,7 +187,7 @@ test('for any course, arriving leads to what is there', () => {
       kinds.add(arrival.to);
       if ('id' in arrival) expect(canSee(access.nodes.get(arrival.id))).toBe(true);
     }),
-    { numRuns: 1500, seed: 52 },
+    { numRuns: runs(1500), seed: 52 },
   );
   expect([...kinds].sort()).toEqual(expect.arrayContaining(['home', 'item', 'section', 'sections']));
 });
@@ -227,7 +228,7 @@ describe('order', () => {
           expect(list.map(([one]) => one)).toEqual(ids);
         }
       }),
-      { numRuns: 200, seed: 53 },
+      { numRuns: runs(200), seed: 53 },
     );
   });
 
@@ -252,7 +253,7 @@ describe('beside a template', () => {
   test('a menu is like itself', () => {
     fc.assert(
       fc.property(menus, (menu) => expect(compareMenus(menu, menu)).toEqual([])),
-      { numRuns: 200, seed: 54 },
+      { numRuns: runs(200), seed: 54 },
     );
   });
 
@@ -282,9 +283,9 @@ describe('beside a template', () => {
             .map(([id]) => id);
         expect(pages(of.menu)).toEqual(expect.arrayContaining(pages(own)));
       }),
-      { numRuns: 300, seed: 55 },
+      { numRuns: runs(300), seed: 55 },
     );
-    expect(taken).toBeGreaterThan(500);
+    expect(taken).toBeGreaterThan(runs(500));
   });
 
   test('all at once leave none either, with one edit for each entry that becomes another', () => {
@@ -301,10 +302,10 @@ describe('beside a template', () => {
         expect(new Set(fields).size).toBe(fields.length);
         if (compareMenus(own, theirs).length > fields.length) several += 1;
       }),
-      { numRuns: 300, seed: 56 },
+      { numRuns: runs(300), seed: 56 },
     );
     // Entries that differed in more than one way came up.
-    expect(several).toBeGreaterThan(10);
+    expect(several).toBeGreaterThan(runs(10));
   });
 
   test('nothing of the first menu differs from itself', () =>

@@ -4,9 +4,20 @@ export interface Clock {
   now(): string;
   /** True when it was set from outside and does not run. */
   readonly stands: boolean;
+  /**
+   * Acts once so many milliseconds have passed by this clock; on one that stands, never.
+   *
+   * @returns what calls it off.
+   */
+  after(milliseconds: number, act: () => void): () => void;
 }
 
-export const systemClock: Clock = { now: () => new Date().toISOString(), stands: false };
+function byTimer(milliseconds: number, act: () => void): () => void {
+  const timer = setTimeout(act, milliseconds);
+  return () => clearTimeout(timer);
+}
+
+export const systemClock: Clock = { now: () => new Date().toISOString(), stands: false, after: byTimer };
 
 function read(instant: string): Date {
   const parsed = new Date(instant);
@@ -19,12 +30,49 @@ function read(instant: string): Date {
 /** A clock that stands at an instant, for tests, pictures and demonstrations. */
 export function standingClock(instant: string): Clock {
   const iso = read(instant).toISOString();
-  return { now: () => iso, stands: true };
+  return { now: () => iso, stands: true, after: () => () => undefined };
 }
 
 /** A clock that goes on from an instant: for watching what comes by itself. */
 export function runningClock(instant: string): Clock {
   const start = read(instant).getTime();
   const begun = performance.now();
-  return { now: () => new Date(start + performance.now() - begun).toISOString(), stands: false };
+  return {
+    now: () => new Date(start + performance.now() - begun).toISOString(),
+    stands: false,
+    after: byTimer,
+  };
+}
+
+export interface ToldClock extends Clock {
+  /** It is this instant now; what was to be done by then is done. */
+  readonly tell: (instant: string) => void;
+}
+
+/** A clock that goes on when it is told to: for tests of what comes by itself, on a machine of any speed. */
+export function toldClock(instant: string): ToldClock {
+  let at = read(instant).getTime();
+  const waiting = new Set<{ readonly due: number; readonly act: () => void }>();
+  return {
+    now: () => new Date(at).toISOString(),
+    stands: false,
+    after: (milliseconds, act) => {
+      if (milliseconds <= 0) return byTimer(0, act);
+      const one = { due: at + milliseconds, act };
+      waiting.add(one);
+      return () => waiting.delete(one);
+    },
+    tell: (next) => {
+      at = read(next).getTime();
+      for (const one of [...waiting]) {
+        if (one.due > at) continue;
+        waiting.delete(one);
+        one.act();
+      }
+    },
+  };
+}
+
+export function isTold(clock: Clock): clock is ToldClock {
+  return 'tell' in clock;
 }

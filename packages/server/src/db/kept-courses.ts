@@ -5,6 +5,7 @@
  */
 import { IsolationLevel } from '@mikro-orm/core';
 import type { QBFilterQuery } from '@mikro-orm/core';
+import { BoundedBy } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { byCourse, toCourse } from './course-rows.ts';
 import { CourseRow, NodeRow } from './entities.ts';
@@ -20,14 +21,7 @@ export interface KeptCourse {
 }
 
 /** By the connection, since tests have several databases with the same courses. */
-const kept = new WeakMap<object, Map<string, KeptCourse>>();
-
-function shelfOf(em: EntityManager): Map<string, KeptCourse> {
-  const connection = em.getConnection();
-  let shelf = kept.get(connection);
-  if (shelf === undefined) kept.set(connection, (shelf = new Map()));
-  return shelf;
-}
+const kept = new BoundedBy<object, KeptCourse>(MOST);
 
 export type CourseNumber = KeptCourse['row'];
 
@@ -50,7 +44,7 @@ export async function keptCourses(
   em: EntityManager,
   rows: readonly CourseNumber[],
 ): Promise<readonly KeptCourse[]> {
-  const shelf = shelfOf(em);
+  const shelf = kept.of(em.getConnection());
   const found = new Map<string, KeptCourse>();
   const missing: string[] = [];
   for (const { id, seq, createdAt } of rows) {
@@ -60,14 +54,7 @@ export async function keptCourses(
     else missing.push(id);
   }
   if (missing.length > 0) for (const one of await fromRows(em, missing)) found.set(one.row.id, one);
-  for (const [id, one] of found) {
-    shelf.delete(id);
-    shelf.set(id, one);
-  }
-  for (const id of shelf.keys()) {
-    if (shelf.size <= MOST) break;
-    shelf.delete(id);
-  }
+  for (const [id, one] of found) shelf.set(id, one);
   return rows.flatMap(({ id }) => found.get(id) ?? []);
 }
 

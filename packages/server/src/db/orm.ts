@@ -1,4 +1,5 @@
 /** The connection to PostgreSQL. */
+import { ITEM_KINDS } from '@itinerary/core';
 import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
@@ -10,6 +11,7 @@ import { Migration0005 } from './migrations/migration-0005.ts';
 import { Migration0006 } from './migrations/migration-0006.ts';
 import { Migration0007 } from './migrations/migration-0007.ts';
 import { Migration0008 } from './migrations/migration-0008.ts';
+import { Migration0009 } from './migrations/migration-0009.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -24,6 +26,7 @@ export const MIGRATIONS = [
   { name: '0006-menu-home-and-look', class: Migration0006 },
   { name: '0007-changes-by-moment', class: Migration0007 },
   { name: '0008-comments-come-back', class: Migration0008 },
+  { name: '0009-kinds-in-a-table', class: Migration0009 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {
@@ -37,7 +40,7 @@ export async function connect(databaseUrl: string): Promise<Database> {
       snapshot: false,
       transactional: true,
     },
-    schemaGenerator: { skipTables: ['session', 'sign_in_failure'] },
+    schemaGenerator: { skipTables: ['session', 'sign_in_failure', 'node_kind'] },
     pool: { min: 0, max: 10 },
     driverOptions: { connection: { application_name: 'itinerary' } },
     // What goes wrong is thrown, and logged where it is caught.
@@ -46,7 +49,12 @@ export async function connect(databaseUrl: string): Promise<Database> {
   });
 }
 
-/** Brings the tables up to this release. Forward only. */
+/** Brings the tables up to this release, and the kinds that core knows into theirs. Forward only. */
 export async function migrate(database: Database): Promise<void> {
   await database.getMigrator().up();
+  await database.em
+    .getConnection()
+    .execute('insert into node_kind select jsonb_array_elements_text(?::jsonb) on conflict do nothing', [
+      JSON.stringify(['section', ...ITEM_KINDS]),
+    ]);
 }

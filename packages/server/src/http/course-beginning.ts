@@ -4,6 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { escapeHtml } from '@itinerary/core';
 import type { Request } from 'express';
 import { pictureView } from '../usecases/reading/face.ts';
 import type { CourseReader, Ground } from './call.ts';
@@ -34,9 +35,6 @@ function filesOf(manifest: Readonly<Record<string, Chunk>>, parts: readonly stri
   return [...files];
 }
 
-const escaped = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
-
 /** In a script element nothing but its own end is read, so no text may hold the sign that begins one. */
 const answers = (byAddress: unknown): string =>
   `<script type="application/json" id="first-answers">${JSON.stringify(byAddress).replaceAll('<', '\\u003c')}</script>`;
@@ -46,7 +44,7 @@ function bannerOf({ loaded: { course } }: CourseReader): string {
   const picture = pictureView(course.banner);
   if (picture === null) return '';
   const at = (frame: 'banner' | 'phone', width: number): string =>
-    escaped(`/api/learn/${course.id}/face/${frame}?width=${width}&v=${picture.version}`);
+    escapeHtml(`/api/learn/${course.id}/face/${frame}?width=${width}&v=${picture.version}`);
   return `<picture id="first-face" aria-hidden="true"><source media="(max-width: 620px)" srcset="${at('phone', 480)} 480w, ${at('phone', 960)} 960w" sizes="100vw"><img src="${at('banner', 1600)}" alt="" fetchpriority="high"></picture>`;
 }
 

@@ -77,6 +77,10 @@ function toFailure(error: unknown): Failure | null {
   if (isConnectionLoss(code, error.message)) {
     return new Failure('database_away', 'The database does not answer; nothing was saved, try again');
   }
+  // What breaks a rule of the database (PostgreSQL's class 23) will break it however often it is sent.
+  if (code !== undefined && /^23...$/.test(code)) {
+    return new Failure('bad_input', 'What was sent breaks a rule of the database; nothing was saved');
+  }
   return cause === undefined || cause === error ? null : toFailure(cause);
 }
 

@@ -41,7 +41,7 @@ describe('the tables', () => {
     ['a code with a space', course('two', 'EFM 2'), /check/],
     ['a course of no weeks', course('two', 'EFM-2', 0), /check/],
     ['a format that is not one', course('two', 'EFM-2', 2, 'days'), /check/],
-    ['a kind that is not one', node('t', 's', 'poem', 'a1'), /kind_check/],
+    ['a kind that is not one', node('t', 's', 'poem', 'a1'), /node_kind_known/],
     ['an order key twice among siblings', node('t', null, 'section', 'a0'), /node_order/],
     ['an item outside a section', node('t', null, 'page', 'a1'), /check/],
     ['a section in a section', node('t', 's', 'section', 'a1'), /check/],

@@ -149,7 +149,7 @@ describe('import', () => {
       expect(err).toMatch(sentence);
     }
     expect((await tool('export', 'X-1')).code).toBe(1);
-  }, 30_000);
+  });
 
   test('wants a command and a file', async () => {
     expect((await tool()).err).toContain('Usage:');

@@ -1,6 +1,7 @@
 /** Which courses of the desk are shown: by text, term, state and tag. Pure. */
 import type { DeskCourse } from '@itinerary/contract';
 import type { CourseState } from '@itinerary/core';
+import { fold } from '../words/fold.ts';
 
 export interface DeskFilter {
   readonly text: string;
@@ -10,14 +11,6 @@ export interface DeskFilter {
 }
 
 export const NO_FILTER: DeskFilter = { text: '', term: null, state: null, tag: null };
-
-/** Without accents and case: "ines" finds "Inês". */
-export function fold(text: string): string {
-  return text
-    .normalize('NFD')
-    .replaceAll(/\p{Diacritic}/gu, '')
-    .toLowerCase();
-}
 
 export function filterCourses(courses: readonly DeskCourse[], filter: DeskFilter): readonly DeskCourse[] {
   const words = fold(filter.text).split(/\s+/).filter(Boolean);

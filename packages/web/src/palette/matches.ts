@@ -1,5 +1,5 @@
 /** Which commands fit what is typed: those whose words begin so first, then those that hold it. Pure. */
-import { fold } from '../desk/filter.ts';
+import { fold } from '../words/fold.ts';
 import type { Command } from '../stores/commands.ts';
 
 const MOST = 40;

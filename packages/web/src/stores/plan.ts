@@ -49,6 +49,8 @@ type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> 
 
 const TYPING_REST_MS = 2000;
 const LONGEST_WAIT_MS = 15_000;
+/** As often as the server breaks on the same changes before they are sent no more. */
+const MOST_BREAKDOWNS = 3;
 const LARGEST_BATCH = 100;
 /** Browsers take about this much in a request that outlives its page. */
 const KEEPALIVE_BYTES = 60_000;
@@ -70,6 +72,7 @@ export const usePlan = defineStore('plan', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let underWay: Promise<void> | null = null;
   let failures = 0;
+  let breakdowns = 0;
   let batch = LARGEST_BATCH;
 
   const course = computed<Course | null>(() => copy.value?.course ?? null);
@@ -99,6 +102,8 @@ export const usePlan = defineStore('plan', () => {
     };
     return findings(course.value, facts, planned.value);
   });
+  /** Whoever may not change the plan reads it, and an archived course is read by everybody. */
+  const isReadonly = computed(() => !rights.value.plan || course.value?.state === 'archived');
   const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
   const canRedo = computed(() => (copy.value?.redo.length ?? 0) > 0);
 
@@ -246,6 +251,7 @@ export const usePlan = defineStore('plan', () => {
   function took(answer: ChangesAnswer): void {
     if (copy.value === null) return;
     failures = 0;
+    breakdowns = 0;
     batch = LARGEST_BATCH;
     texts.learn(answer.texts);
     texts.rename(answer.renamed);
@@ -274,7 +280,11 @@ export const usePlan = defineStore('plan', () => {
       send(0);
       return;
     }
-    if (problem !== null && problem.status < 500 && problem.status !== 429) {
+    const isFinal = problem !== null && problem.status < 500 && problem.status !== 429;
+    // What broke the server every time will break it again.
+    breakdowns = problem?.code === 'internal' ? breakdowns + 1 : 0;
+    if (isFinal || (problem !== null && breakdowns >= MOST_BREAKDOWNS)) {
+      breakdowns = 0;
       saving.value = 'stopped';
       tell({ kind: 'problem', code: problem.code });
       return;
@@ -319,6 +329,7 @@ export const usePlan = defineStore('plan', () => {
     saving,
     savedAt,
     told,
+    isReadonly,
     canUndo,
     canRedo,
     isUnsaved,

@@ -73,6 +73,9 @@ export const addressSchema = storableSchema
 /** A time of day, to the minute. */
 export const timeSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day, written HH:MM');
 
+/** ISO weekdays, Monday first. */
+export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const;
+
 export const weekdaySchema = z.int().min(1).max(7);
 
 /** Some weekdays, each once, in the order of the week. */

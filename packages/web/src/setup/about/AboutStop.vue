@@ -23,7 +23,6 @@ const session = useSession();
 useFieldFocus();
 
 const course = computed(() => plan.course!);
-const isArchived = computed(() => course.value.state === 'archived');
 
 function setTitle(text: string): void {
   plan.set(course.value.id, 'title', text, course.value.title, { typing: true });
@@ -71,13 +70,19 @@ function setTags(tags: readonly unknown[]): void {
         maxlength="200"
         :text="course.title"
         :label="t('setup.about.title')"
-        :readonly="isArchived"
+        :readonly="plan.isReadonly"
         :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
         @type="setTitle"
       />
-      <CodeField id="field-code" v-model="code" :except="course.id" @settled="setCode" />
+      <CodeField
+        id="field-code"
+        v-model="code"
+        :except="course.id"
+        :readonly="plan.isReadonly"
+        @settled="setCode"
+      />
     </div>
-    <PurposeTiles v-model="purpose" />
+    <PurposeTiles v-model="purpose" :disabled="plan.isReadonly" />
     <div class="pair">
       <VSelect
         :model-value="course.department"
@@ -85,7 +90,8 @@ function setTags(tags: readonly unknown[]): void {
         item-title="name"
         item-value="code"
         :label="t('setup.about.department')"
-        clearable
+        :readonly="plan.isReadonly"
+        :clearable="!plan.isReadonly"
         @update:model-value="choose('department', $event)"
       />
       <VSelect
@@ -94,7 +100,8 @@ function setTags(tags: readonly unknown[]): void {
         item-title="name"
         item-value="code"
         :label="t('setup.about.term')"
-        clearable
+        :readonly="plan.isReadonly"
+        :clearable="!plan.isReadonly"
         @update:model-value="choose('term', $event)"
       />
     </div>
@@ -104,7 +111,8 @@ function setTags(tags: readonly unknown[]): void {
       :hint="t('setup.about.tagsHint')"
       multiple
       chips
-      closable-chips
+      :closable-chips="!plan.isReadonly"
+      :readonly="plan.isReadonly"
       hide-no-data
       @update:model-value="setTags"
     />
@@ -118,7 +126,7 @@ function setTags(tags: readonly unknown[]): void {
       />
       <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
     </div>
-    <OutcomeList :readonly="isArchived" />
+    <OutcomeList :readonly="plan.isReadonly" />
     <NumberField
       id="field-statedHours"
       class="hours"
@@ -129,7 +137,7 @@ function setTags(tags: readonly unknown[]): void {
       :label="t('setup.about.statedHours')"
       :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes, locale) })"
       persistent-hint
-      :readonly="isArchived"
+      :readonly="plan.isReadonly"
       @set="setHours"
     />
   </div>

@@ -28,7 +28,6 @@ const acts = useActs();
 useFieldFocus();
 
 const course = computed(() => plan.course!);
-const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 const state = computed(() => stateAt(course.value, Date.parse(session.now())));
 const bounds = computed(() => (plan.planned === null ? null : boundsOf(plan.planned)));
 const isByJoining = computed(
@@ -112,14 +111,14 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         @set="plan.set(course.id, 'goesLive', $event, course.goesLive)"
       />
     </div>
-    <FindPart :readonly="isReadonly" />
+    <FindPart :readonly="plan.isReadonly" />
     <h2 id="access-dates">{{ t('setup.access.parts.dates') }}</h2>
     <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
       <ChoiceTiles
         :legend="t(`setup.access.${side}`)"
         :tiles="tiles(side)"
         :chosen="course.window[side]"
-        :disabled="isReadonly"
+        :disabled="plan.isReadonly"
         compact
         @choose="choose(side, $event)"
       />
@@ -160,10 +159,10 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         </tbody>
       </table>
     </section>
-    <RulePart :readonly="isReadonly" />
-    <GroupPart :readonly="isReadonly" />
-    <ExceptionPart :readonly="isReadonly" />
-    <WhyNot :readonly="isReadonly" />
+    <RulePart :readonly="plan.isReadonly" />
+    <GroupPart :readonly="plan.isReadonly" />
+    <ExceptionPart :readonly="plan.isReadonly" />
+    <WhyNot :readonly="plan.isReadonly" />
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { IconPlus } from '@tabler/icons-vue';
-import { clockChanges, newSection } from '@itinerary/core';
+import { clockChanges, newSection, WEEKDAYS } from '@itinerary/core';
 import type { Edit, FieldValue, Finding } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -35,12 +35,11 @@ const proposals = useProposals();
 const course = computed(() => plan.course!);
 const dates = computed(() => course.value.dates);
 const planned = computed(() => plan.planned!);
-const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 /** With something written in the course, a date is looked at before it changes anything. */
 const settles = computed(() => !isUnwritten(course.value));
 const zones = Intl.supportedValuesOf('timeZone');
 const weekdays = computed(() =>
-  [1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })),
+  WEEKDAYS.map((value) => ({ value, title: weekdayName(value, locale.value) })),
 );
 const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
 const isAround = computed(() => dates.value.format === 'item');
@@ -106,7 +105,7 @@ function addMeeting(): void {
 
 <template>
   <StopHead stop="dates" />
-  <FormatChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
+  <FormatChoice :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
   <dl class="results" aria-live="polite">
     <div>
       <dt>{{ t('setup.dates.lastDay') }}</dt>
@@ -140,7 +139,7 @@ function addMeeting(): void {
   </p>
   <template v-if="isAround">
     <h2 class="heading">{{ t('setup.dates.around') }}</h2>
-    <AroundChoice :readonly="isReadonly" @propose="proposals.propose($event)" />
+    <AroundChoice :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
   </template>
   <div class="halves">
     <section aria-labelledby="when">
@@ -152,17 +151,17 @@ function addMeeting(): void {
           name="firstDay"
           :day="dates.firstDay"
           :label="t('setup.dates.firstDay')"
-          :readonly="isReadonly"
+          :readonly="plan.isReadonly"
           :settles="settles"
           @day="setFirstDay"
         />
-        <LengthFields :readonly="isReadonly" :settles="settles" @propose="proposals.propose" />
+        <LengthFields :readonly="plan.isReadonly" :settles="settles" @propose="proposals.propose" />
         <div class="pair">
           <VSelect
             :model-value="dates.weekStart"
             :items="weekdays"
             :label="t('setup.dates.weekStart')"
-            :readonly="isReadonly"
+            :readonly="plan.isReadonly"
             @update:model-value="proposals.propose([edit('weekStart', $event)])"
           />
           <VAutocomplete
@@ -170,7 +169,7 @@ function addMeeting(): void {
             :items="zones"
             :label="t('setup.dates.zone')"
             auto-select-first
-            :readonly="isReadonly"
+            :readonly="plan.isReadonly"
             @update:model-value="$event && plan.change([edit('zone', $event)])"
           />
         </div>
@@ -179,17 +178,17 @@ function addMeeting(): void {
     <section aria-labelledby="pauses">
       <h2 id="pauses" class="heading">{{ t('setup.dates.pauses') }}</h2>
       <div class="stack">
-        <PauseList :readonly="isReadonly" @propose="proposals.propose($event)" />
+        <PauseList :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
         <label v-if="!hasTogether && dates.pace === 'joining'" class="check">
           <input
             type="checkbox"
             :checked="dates.pausesForJoiners"
-            :disabled="isReadonly"
+            :disabled="plan.isReadonly"
             @change="plan.change([edit('pausesForJoiners', !dates.pausesForJoiners)])"
           />
           {{ t('setup.dates.pausesForJoiners') }}
         </label>
-        <HandInFields :readonly="isReadonly" />
+        <HandInFields :readonly="plan.isReadonly" />
         <VSelect
           :model-value="[...dates.teachingDays]"
           :items="weekdays"
@@ -197,7 +196,7 @@ function addMeeting(): void {
           :hint="t('setup.dates.teachingDaysHint')"
           persistent-hint
           multiple
-          :readonly="isReadonly"
+          :readonly="plan.isReadonly"
           @update:model-value="
             $event.length > 0 &&
             proposals.propose([
@@ -217,21 +216,21 @@ function addMeeting(): void {
       (dates.offWeek !== 'falls' && dates.firstDay && dates.format === 'weeks' && hasTogether)
     "
     class="off-week"
-    :readonly="isReadonly"
+    :readonly="plan.isReadonly"
     @propose="proposals.propose($event)"
   />
   <template v-if="dates.format === 'meetings'">
     <h2 class="heading">{{ t('setup.dates.patterns') }}</h2>
-    <MeetingPatterns :readonly="isReadonly" @propose="proposals.propose($event)" />
+    <MeetingPatterns :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
   </template>
   <ul v-if="here.length > 0" class="findings">
     <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" here />
   </ul>
-  <EventFields :readonly="isReadonly" />
+  <EventFields :readonly="plan.isReadonly" />
   <template v-if="!isAround">
     <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
-    <DatesTable :readonly="isReadonly" @propose="proposals.propose($event)" />
-    <div v-if="!isReadonly" class="fill">
+    <DatesTable :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
+    <div v-if="!plan.isReadonly" class="fill">
       <button v-if="planned.spare.length > 0" class="button" type="button" @click="fillSpare">
         {{ t('setup.dates.fillSpare', planned.spare.length) }}
       </button>

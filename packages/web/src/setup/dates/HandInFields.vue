@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The usual hand-in time, and the time at which the last day ends. */
 import type { Dates, FieldValue } from '@itinerary/core';
-import { timeSchema } from '@itinerary/core';
+import { timeSchema, WEEKDAYS } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
@@ -16,7 +16,7 @@ const dates = computed(() => plan.course!.dates);
 
 const weekdays = computed(() => [
   { value: 0, title: t('setup.dates.lastOfSection') },
-  ...[1, 2, 3, 4, 5, 6, 7].map((value) => ({ value, title: weekdayName(value, locale.value) })),
+  ...WEEKDAYS.map((value) => ({ value, title: weekdayName(value, locale.value) })),
 ]);
 
 function set(field: 'handIn' | 'lastTime', value: FieldValue): void {

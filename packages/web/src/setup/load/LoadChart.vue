@@ -2,6 +2,7 @@
 /** Minutes a section as bars, the target as a line over them, and the work due as figures on top. */
 import { BarChart, LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components';
+import { escapeHtml } from '@itinerary/core';
 import { use } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { computed } from 'vue';
@@ -84,10 +85,6 @@ const option = computed(() => {
     ],
   };
 });
-
-function escapeHtml(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
-}
 </script>
 
 <template>

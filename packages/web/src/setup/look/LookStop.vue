@@ -22,7 +22,6 @@ const { t } = useI18n();
 const plan = usePlan();
 useFieldFocus();
 const course = computed(() => plan.course!);
-const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 
 const parts = computed(() =>
   (['colour', 'shape', 'pictures', 'language', 'people'] as const).map(
@@ -93,14 +92,14 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
   <StopHead stop="look" />
   <PartLinks :parts="parts" />
   <div class="stop">
-    <ColourPart :readonly="isReadonly" />
+    <ColourPart :readonly="plan.isReadonly" />
     <section aria-labelledby="shape-part" class="shapes">
       <h2 id="shape-part">{{ t('setup.look.parts.shape') }}</h2>
       <ChoiceTiles
         :legend="t('setup.look.choices.heading.legend')"
         :tiles="tiles('heading')"
         :chosen="course.look.heading"
-        :disabled="isReadonly"
+        :disabled="plan.isReadonly"
         compact
         @choose="choose('heading', $event)"
       >
@@ -117,7 +116,7 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
           :legend="t(`setup.look.choices.${choice}.legend`)"
           :tiles="tiles(choice)"
           :chosen="course.look[choice]"
-          :disabled="isReadonly"
+          :disabled="plan.isReadonly"
           compact
           @choose="choose(choice, $event)"
         />
@@ -129,7 +128,7 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
       <PictureChoice
         :picture="course.banner"
         :frames="['banner', 'phone', 'thumbnail']"
-        :readonly="isReadonly"
+        :readonly="plan.isReadonly"
         @set="(picture, typing) => setPicture('banner', picture, typing)"
       />
       <div v-if="course.banner === null" class="computed">
@@ -140,7 +139,7 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
         <PictureChoice
           :picture="course.thumbnail"
           :frames="['thumbnail']"
-          :readonly="isReadonly"
+          :readonly="plan.isReadonly"
           @set="(picture, typing) => setPicture('thumbnail', picture, typing)"
         />
       </details>
@@ -170,13 +169,13 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
           :label="t('setup.look.language.label')"
           :value="speaks"
           :options="languages"
-          :disabled="isReadonly"
+          :disabled="plan.isReadonly"
           @choose="speak"
         />
         <CheckField
           v-if="course.language !== null"
           :checked="course.languageHeld"
-          :disabled="isReadonly"
+          :disabled="plan.isReadonly"
           @toggle="plan.set(course.id, 'languageHeld', $event, course.languageHeld)"
           >{{ t('setup.look.language.held') }}</CheckField
         >
@@ -205,7 +204,7 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
           :maxlength="MAX_LABEL"
           :text="course.roleNames[role]?.[part] ?? ''"
           :label="t(`setup.look.${part}`)"
-          :readonly="isReadonly"
+          :readonly="plan.isReadonly"
           @type="name(role, part, $event)"
         />
       </div>

@@ -18,7 +18,6 @@ const { t, locale } = useI18n();
 const plan = usePlan();
 useFieldFocus();
 const course = computed(() => plan.course!);
-const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 const parts = computed(() =>
   (['menu', 'arrive', 'home', 'areas', 'compare', 'site'] as const).map(
     (part) => [`${part}-part`, t(`setup.menu.parts.${part}`)] as const,
@@ -40,19 +39,19 @@ const address = computed(() => `${location.origin}/courses/${course.value.id}`);
   <StopHead stop="menu" />
   <PartLinks :parts="parts" />
   <div class="stop">
-    <MenuPart :readonly="isReadonly" />
+    <MenuPart :readonly="plan.isReadonly" />
     <ChoiceTiles
       :legend="t('setup.menu.places.legend')"
       :tiles="places"
       :chosen="course.menuPlace"
-      :disabled="isReadonly"
+      :disabled="plan.isReadonly"
       compact
       @choose="plan.set(course.id, 'menuPlace', $event, course.menuPlace)"
     />
-    <ArrivePart :readonly="isReadonly" />
-    <HomePart :readonly="isReadonly" />
-    <AreaPart :readonly="isReadonly" />
-    <ComparePart :readonly="isReadonly" />
+    <ArrivePart :readonly="plan.isReadonly" />
+    <HomePart :readonly="plan.isReadonly" />
+    <AreaPart :readonly="plan.isReadonly" />
+    <ComparePart :readonly="plan.isReadonly" />
     <section aria-labelledby="site-part">
       <h2 id="site-part">{{ t('setup.menu.parts.site') }}</h2>
       <p v-if="site">

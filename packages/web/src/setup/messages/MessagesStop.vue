@@ -12,7 +12,6 @@ import ContactPart from './ContactPart.vue';
 const { t } = useI18n();
 const plan = usePlan();
 useFieldFocus();
-const isReadonly = computed(() => plan.course?.state === 'archived' || !plan.rights.plan);
 const parts = computed(() =>
   (['announcements', 'contacts'] as const).map(
     (part) => [`${part}-part`, t(`setup.messages.parts.${part}`)] as const,
@@ -24,8 +23,8 @@ const parts = computed(() =>
   <StopHead stop="messages" />
   <PartLinks :parts="parts" />
   <div class="stop">
-    <AnnouncementPart :readonly="isReadonly" />
-    <ContactPart :readonly="isReadonly" />
+    <AnnouncementPart :readonly="plan.isReadonly" />
+    <ContactPart :readonly="plan.isReadonly" />
   </div>
 </template>
 

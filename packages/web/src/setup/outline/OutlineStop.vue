@@ -14,7 +14,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { VMenu } from 'vuetify/components/VMenu';
-import { fold } from '../../desk/filter.ts';
+import { fold } from '../../words/fold.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FindField from '../../ui/fields/FindField.vue';
 import { useActs } from '../frame/acts.ts';
@@ -61,7 +61,6 @@ const isShowingLoad = ref(false);
 const isShowingWork = ref(false);
 
 const course = computed(() => plan.course!);
-const isReadonly = computed(() => course.value.state === 'archived' || !plan.rights.plan);
 const filter = computed<Filter>(() => {
   const wanted = fold(find.value.trim());
   return {
@@ -113,7 +112,7 @@ const { focusedRow, here, addSection, addItem, addFile } = useAdding({
 const { said, moving, group, stepBy, drop, move } = useMoving(selection);
 
 async function step(id: string, way: 'up' | 'down', cell: string): Promise<void> {
-  if (isReadonly.value || !filter.value.isOff) return;
+  if (plan.isReadonly || !filter.value.isOff) return;
   stepBy(id, way, (holder) => folded.value.has(holder));
   await focus(id, cell);
 }
@@ -161,7 +160,7 @@ function setMinutes(row: ItemRow, minutes: number | null): void {
   plan.set(row.id, 'minutes', minutes, row.minutes, { typing: true });
 }
 
-const { isFileOver, overFiles, dropFiles } = useFileDrop(() => !isReadonly.value, addFile);
+const { isFileOver, overFiles, dropFiles } = useFileDrop(() => !plan.isReadonly, addFile);
 
 async function openWork(id: string): Promise<void> {
   isShowingWork.value = false;
@@ -204,9 +203,9 @@ watch(() => [route.query['at'], route.hash], showPlace);
   <div class="outline-stop">
     <StopHead stop="outline" />
     <div class="tools">
-      <AddMenu v-if="!isReadonly" @section="addSection" @item="addItem($event)" />
+      <AddMenu v-if="!plan.isReadonly" @section="addSection" @item="addItem($event)" />
       <span class="spacer" />
-      <button v-if="!isReadonly" class="button small" type="button" @click="isCopying = true">
+      <button v-if="!plan.isReadonly" class="button small" type="button" @click="isCopying = true">
         <IconCopy :size="16" aria-hidden="true" /> {{ t('setup.outline.copyUnit') }}
       </button>
       <button class="button small" type="button" @click="isShowingWork = true">
@@ -255,7 +254,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
       </VMenu>
     </div>
     <SelectionBar
-      v-if="chosenIds.length > 0 && !isReadonly"
+      v-if="chosenIds.length > 0 && !plan.isReadonly"
       :count="chosenIds.length"
       :may-be-due="dueIds.length > 0"
       @shown="showAll"
@@ -281,7 +280,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
             ? columns
             : columns.filter((column) => column === 'shown' || column === 'minutes')
         "
-        :readonly="isReadonly"
+        :readonly="plan.isReadonly"
         :opened="opened"
         :selected="selection.ids.value"
         @title="
@@ -296,7 +295,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
         @select="(id, extend) => (extend ? selection.extendTo(id, order) : selection.toggle(id))"
         @select-all="selection.all(order)"
         @moment="askFor"
-        @drop="(dragged, where) => !isReadonly && drop(dragged, where)"
+        @drop="(dragged, where) => !plan.isReadonly && drop(dragged, where)"
         @step="step"
         @focused="focusedRow = $event"
       />
@@ -308,7 +307,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
         v-if="openedNode"
         :key="openedNode.id"
         :node="openedNode"
-        :readonly="isReadonly"
+        :readonly="plan.isReadonly"
         @moment="(field) => ask([openedNode!.id], field, nameOf(openedNode!.id))"
         @close="opened = null"
       />
@@ -317,7 +316,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
     <CopyDialog v-model="isCopying" :section="here === null ? null : sectionOf(here).id" @copy="copied" />
     <LoadDialog v-model="isShowingLoad" />
     <WorkDialog v-model="isShowingWork" @open="openWork" />
-    <LayoutDialog v-model="isLayingOut" :readonly="isReadonly" />
+    <LayoutDialog v-model="isLayingOut" :readonly="plan.isReadonly" />
     <MoveDialog
       :ids="moving"
       :are-sections="moving?.[0] !== undefined && findNode(course, moving[0])?.node.kind === 'section'"

@@ -19,7 +19,6 @@ const { marker } = useActs();
 const titleOf = useNodeTitle();
 const words = useWhyWords();
 
-const mayCure = computed(() => plan.rights.plan && plan.course?.state !== 'archived');
 const ghosts = computed(() => {
   const { course, planned } = plan;
   if (course === null) return [];
@@ -67,7 +66,7 @@ const listed = computed(() =>
           <p v-for="reason in ghost.reasons" :key="reason">{{ reason }}</p>
         </div>
         <button
-          v-if="mayCure && ghost.cure.length > 0"
+          v-if="!plan.isReadonly && ghost.cure.length > 0"
           class="button small"
           type="button"
           :aria-label="t('setup.seeing.openIt', { title: titleOf(ghost.id) ?? '' })"

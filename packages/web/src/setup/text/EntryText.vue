@@ -26,10 +26,5 @@ function write(next: string | null): void {
 </script>
 
 <template>
-  <RichTextEditor
-    :html="html"
-    :label="label"
-    :disabled="isLoading || plan.course?.state === 'archived'"
-    @write="write"
-  />
+  <RichTextEditor :html="html" :label="label" :disabled="isLoading || plan.isReadonly" @write="write" />
 </template>

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ChoiceTiles from './ChoiceTiles.vue';
 
+defineProps<{ disabled?: boolean }>();
 const purpose = defineModel<Purpose>({ required: true });
 const { t } = useI18n();
 const SIGNS = { learners: IconSchool, practice: IconFlask, circle: IconUsersGroup };
@@ -19,7 +20,13 @@ const tiles = computed(() =>
 </script>
 
 <template>
-  <ChoiceTiles :legend="t('setup.about.purpose')" :tiles="tiles" :chosen="purpose" @choose="purpose = $event">
+  <ChoiceTiles
+    :legend="t('setup.about.purpose')"
+    :tiles="tiles"
+    :chosen="purpose"
+    :disabled="disabled"
+    @choose="purpose = $event"
+  >
     <template #sign="{ value }">
       <component :is="SIGNS[value]" :size="22" :stroke-width="1.75" class="sign" aria-hidden="true" />
     </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The parts of a planned moment, in the words of a sentence. */
-import { allLivingItems, livingSections } from '@itinerary/core';
+import { allLivingItems, livingSections, WEEKDAYS } from '@itinerary/core';
 import type { Anchor, PlannedMoment, ShiftUnit } from '@itinerary/core';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -128,9 +128,7 @@ function setTime(next: string): void {
     moment.value = { ...moment.value, time: next === '' ? null : next };
   }
 }
-const weekdays = computed(() =>
-  [1, 2, 3, 4, 5, 6, 7].map((at) => ({ at, name: weekdayName(at, locale.value) })),
-);
+const weekdays = computed(() => WEEKDAYS.map((at) => ({ at, name: weekdayName(at, locale.value) })));
 </script>
 
 <template>

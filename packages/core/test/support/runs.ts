@@ -1,0 +1,9 @@
+/**
+ * How many random cases a comparison takes: a quarter of them with every change, and all of them when asked for
+ * (`npm test -- --long`), since what the first quarter does not find is rare.
+ */
+export const ALL = process.env['ITINERARY_LONG'] === '1';
+
+export function runs(all: number): number {
+  return ALL ? all : Math.ceil(all / 4);
+}

@@ -1,0 +1,150 @@
+// The parts of `npm test`. Two processors are kept busy: what waits for something else stands beside what computes.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { buildServer, buildWeb } from '../build.mjs';
+import { learnerPageSize } from '../bundle-size.mjs';
+import { ensureNpmPackages } from '../packages.mjs';
+import { bin, DATA, ROOT } from '../paths.mjs';
+import { closeOnEnd, command, end } from '../processes.mjs';
+import { say } from '../say.mjs';
+import { ensureChromium, startTestPostgres, startTestServer } from '../test-server.mjs';
+import { newTally } from './tally.mjs';
+import { partOf } from './words.mjs';
+
+/** More than there are processors: many tests wait, for a server, a browser or a moment. */
+const JEST_WORKERS = 3;
+
+async function check(tally, name, file, args) {
+  const begun = performance.now();
+  const { code, output } = await command(file, args, { quiet: true, allowFailure: true });
+  if (code !== 0) console.log(output);
+  tally.add(name, { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 }, performance.now() - begun);
+}
+
+function weigh(tally) {
+  const begun = performance.now();
+  const { kilobytes, most, forbidden } = learnerPageSize();
+  const isLight = kilobytes <= most && forbidden.length === 0;
+  say(`First load of the learner's course page: ${kilobytes.toFixed(1)} kB gzipped, of ${most} allowed`);
+  if (forbidden.length > 0) console.log(`It holds what it must not: ${forbidden.join(', ')}`);
+  const counts = { passed: isLight ? 1 : 0, failed: isLight ? 0 : 1 };
+  tally.add("Learner's page", counts, performance.now() - begun);
+}
+
+async function checks(tally) {
+  say('Types, lint, format');
+  await Promise.all([
+    check(tally, 'Types', bin('tsc'), ['-p', 'tsconfig.json']),
+    check(tally, 'Types of the web application', bin('vue-tsc'), ['-p', 'packages/web/tsconfig.json']),
+  ]);
+  await Promise.all([
+    check(tally, 'Lint', bin('eslint'), ['.', '--max-warnings', '0']),
+    check(tally, 'Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
+  ]);
+}
+
+async function jest(tally, { parts, files, named, long }, env) {
+  const projects = ['unit', 'server'].filter((part) => parts.includes(part));
+  say(`Jest: ${projects.join(' and ')} tests`);
+  const begun = performance.now();
+  const file = join(DATA, 'jest.json');
+  rmSync(file, { force: true });
+  await command(
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      '--no-warnings',
+      join(ROOT, 'node_modules/jest/bin/jest.js'),
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${file}`,
+      '--silent',
+      `--maxWorkers=${JEST_WORKERS}`,
+      // A busy machine is no reason to fail.
+      '--testTimeout=120000',
+      ...(named === null ? [] : ['--testNamePattern', named]),
+      ...files.filter((one) => partOf(one) !== 'e2e').flatMap((one) => ['--testPathPatterns', one]),
+    ],
+    { env: { ...env, ...(long ? { ITINERARY_LONG: '1' } : {}) }, allowFailure: true },
+  );
+  const ms = performance.now() - begun;
+  if (!existsSync(file)) {
+    tally.add('Jest', { passed: 0, failed: 1 }, ms);
+    return;
+  }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
+    readFileSync(file, 'utf8'),
+  );
+  for (const { name, startTime, endTime } of testResults)
+    tally.took(relative(ROOT, name), endTime - startTime);
+  tally.add('Jest', { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites }, ms);
+}
+
+function* casesOf({ suites = [], specs = [], file }) {
+  for (const { title, tests } of specs) {
+    const ms = tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0);
+    yield { name: `${file}: ${title}`, ms };
+  }
+  for (const suite of suites) yield* casesOf(suite);
+}
+
+async function endToEnd(tally, { files, named }, postgres) {
+  say('End to end, in Chromium');
+  const begun = performance.now();
+  const { server, env } = await startTestServer(postgres);
+  const file = join(DATA, 'playwright.json');
+  rmSync(file, { force: true });
+  const own = files.filter((one) => partOf(one) === 'e2e');
+  try {
+    await command(bin('playwright'), ['test', ...own, ...(named === null ? [] : ['--grep', named])], {
+      env: { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
+      allowFailure: true,
+    });
+  } finally {
+    await end(server);
+  }
+  const ms = performance.now() - begun;
+  if (!existsSync(file)) {
+    tally.add('End to end', { passed: 0, failed: 1 }, ms);
+    return;
+  }
+  const { stats, errors, suites } = JSON.parse(readFileSync(file, 'utf8'));
+  for (const suite of suites) for (const { name, ms: each } of casesOf(suite)) tally.took(name, each);
+  const counts = { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length };
+  tally.add('End to end', counts, ms);
+}
+
+/** Runs what is wanted, on whatever it needs, and says what came of it. */
+export async function everything(wanted) {
+  const has = (part) => wanted.parts.includes(part);
+  const tally = newTally();
+  const begun = performance.now();
+  mkdirSync(DATA, { recursive: true });
+  await ensureNpmPackages();
+  if (has('e2e')) await ensureChromium();
+  const wantsServer = has('server') || has('e2e');
+  const isWhole = wanted.files.length === 0;
+  if (wantsServer || isWhole)
+    await Promise.all([buildServer(), ...(has('e2e') || isWhole ? [buildWeb()] : [])]);
+  tally.took('installing and building', performance.now() - begun);
+
+  let postgres = null;
+  const close = closeOnEnd(async () => postgres?.stop());
+  try {
+    if (has('checks')) {
+      await checks(tally);
+      if (isWhole) weigh(tally);
+    }
+    const env = {};
+    if (wantsServer) {
+      postgres = await startTestPostgres();
+      env.TEST_DATABASE_URL = postgres.url('postgres');
+    }
+    if (has('unit') || has('server')) await jest(tally, wanted, env);
+    if (has('e2e')) await endToEnd(tally, wanted, postgres);
+  } finally {
+    await close();
+  }
+  if (!tally.say()) process.exitCode = 1;
+}
