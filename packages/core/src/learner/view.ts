@@ -17,6 +17,7 @@ import type { Moment } from '../calendar/plan.ts';
 import { momentView } from './moment-view.ts';
 import { waitsOf } from './waits.ts';
 import type { WaitReader } from './waits.ts';
+import { told } from '../views/course-view.ts';
 import type {
   CourseView,
   DoneView,
@@ -51,16 +52,11 @@ export function courseView(
   const sections = seen.map((section) => sectionView({ ...reader, section }, now));
   const isAround = course.dates.format === 'item';
   return {
-    id: course.id,
-    code: course.code,
-    title: course.title,
-    state: course.state,
+    ...told(course),
     access: access.course.state,
     opens: opensOf(access.course),
-    description: course.description,
     format: course.dates.format,
     pace: course.dates.pace,
-    reading: course.reading,
     firstDay: plan.firstDay,
     lastDay: plan.lastDay,
     lastTime: course.dates.lastTime,
@@ -75,9 +71,6 @@ export function courseView(
     outcomes: Object.values(course.outcomes)
       .sort((a, b) => a.at - b.at)
       .map(({ text }) => text),
-    madeFor: course.madeFor,
-    bringAlong: course.bringAlong,
-    hoursAWeek: course.hoursAWeek,
     around: isAround ? (findView(sections, course.dates.around) ?? null) : null,
     // What is read before the item is a part of the course, as the item is.
     introduction: isAround && isReadable(access.course.state) ? course.introduction : null,

@@ -8,6 +8,8 @@ import { momentInCourseSchema } from '../calendar/plan.ts';
 import { heldMeetingSchema } from '../calendar/rows.ts';
 import { timeSchema } from '../course/schema/basics.ts';
 import { eventSchema, formatSchema, paceSchema } from '../course/schema/dates-schema.ts';
+import { courseSchema } from '../course/schema/schema.ts';
+import type { Course } from '../course/schema/schema.ts';
 import { accentSchema, fileSchema } from '../course/schema/items-schema.ts';
 import type { DeepReadonly } from '../course/schema/readonly.ts';
 import { momentViewSchema } from './moment-view.ts';
@@ -116,19 +118,31 @@ const pauseViewSchema = z.object({
 });
 export type PauseView = DeepReadonly<z.infer<typeof pauseViewSchema>>;
 
-export const courseViewSchema = z.object({
-  id: z.string(),
-  code: z.string(),
-  title: z.string(),
-  state: z.enum(['draft', 'live', 'archived']),
+/** Fields of the course that are told as they stand, to everybody who gets anything of it. */
+const toldSchema = courseSchema.pick({
+  id: true,
+  code: true,
+  title: true,
+  state: true,
+  /** Hash of the description's HTML. */
+  description: true,
+  reading: true,
+  madeFor: true,
+  bringAlong: true,
+  hoursAWeek: true,
+});
+
+export function told(course: Course): DeepReadonly<z.infer<typeof toldSchema>> {
+  const names = Object.keys(toldSchema.shape) as (keyof typeof toldSchema.shape)[];
+  return Object.fromEntries(names.map((name) => [name, course[name]])) as ReturnType<typeof told>;
+}
+
+export const courseViewSchema = toldSchema.extend({
   access: accessStateSchema,
   /** The instant at which it opens (ISO, UTC), while only its public page is there. */
   opens: z.iso.datetime().nullable(),
-  /** Hash of the description's HTML. */
-  description: z.string().nullable(),
   format: formatSchema,
   pace: paceSchema,
-  reading: z.enum(['scroll', 'sections']),
   firstDay: z.iso.date().nullable(),
   lastDay: z.iso.date().nullable(),
   /** On the last day the course goes on until this minute is over. */
@@ -146,9 +160,6 @@ export const courseViewSchema = z.object({
   asks: z.literal('passphrase').nullable(),
   /** On the public page. */
   outcomes: z.array(z.string()),
-  madeFor: z.string().nullable(),
-  bringAlong: z.string().nullable(),
-  hoursAWeek: z.number().nullable(),
   /** Around one item: that item, and what is read before it (a hash). */
   around: itemViewSchema.nullable(),
   introduction: z.string().nullable(),
