@@ -1,7 +1,7 @@
 /** What web and server agree on. */
 export { ROUTES } from './routes.ts';
 export type { RouteName } from './routes.ts';
-export type { Route, RouteAccess } from './route.ts';
+export type { Route, RouteAccess } from './shape/route.ts';
 export type {
   AccessOf,
   AnswerOf,
@@ -14,8 +14,8 @@ export type {
   SentBody,
 } from './typed.ts';
 export { openApiDocument } from './openapi.ts';
-export { problemCodes, problemSchema } from './problem.ts';
-export type { FieldProblem, Problem, ProblemCode } from './problem.ts';
+export { problemCodes, problemSchema } from './shape/problem.ts';
+export type { FieldProblem, Problem, ProblemCode } from './shape/problem.ts';
 export { healthSchema } from './service/schemas.ts';
 export type { DemoPart, DemoPeopleAnswer, MeAnswer, PersonAnswer, PersonKind } from './people/schemas.ts';
 export type {

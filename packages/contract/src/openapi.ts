@@ -1,8 +1,8 @@
 /** The OpenAPI 3.1 document, made from the same Zod schemas that check requests. */
 import { z } from 'zod';
-import { problemSchema } from './problem.ts';
+import { problemSchema } from './shape/problem.ts';
 import { ROUTES } from './routes.ts';
-import type { Route } from './route.ts';
+import type { Route } from './shape/route.ts';
 
 type Json = Record<string, unknown>;
 

@@ -1,7 +1,7 @@
 /** The passphrase with which visitors look at a course. */
-import { course } from '../route.ts';
+import { course } from '../shape/route.ts';
 import { passphraseAnswerSchema, passphraseSchema, visitSchema } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const ACCESS_ROUTES = {
   passphrase: {

@@ -1,7 +1,7 @@
 /** The desk, and new courses. */
 import { idSchema, storableSchema } from '@itinerary/core';
 import { z } from 'zod';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 import { codeAnswerSchema, createdSchema, deskSchema, newCourseSchema } from './schemas.ts';
 
 export const DESK_ROUTES = {

@@ -1,7 +1,7 @@
 /** Files and pictures of a course, and the library of pictures. */
 import { storableSchema } from '@itinerary/core';
 import { z } from 'zod';
-import { course, pathId } from '../route.ts';
+import { course, pathId } from '../shape/route.ts';
 import {
   librarySchema,
   ownPicturesSchema,
@@ -9,7 +9,7 @@ import {
   takePictureSchema,
   uploadAnswerSchema,
 } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const FILES_ROUTES = {
   upload: {

@@ -1,6 +1,6 @@
 /** What staff of the institution keep for all courses. */
 import { z } from 'zod';
-import { pathId } from '../route.ts';
+import { pathId } from '../shape/route.ts';
 import {
   holidaysSchema,
   institutionPageBodySchema,
@@ -9,7 +9,7 @@ import {
   newMenuTemplateSchema,
   readHolidaysSchema,
 } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const INSTITUTION_ROUTES = {
   readHolidays: {

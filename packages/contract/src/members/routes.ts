@@ -1,7 +1,7 @@
 /** Who is on a course, and what each of them has of their own in it. */
 import { storableSchema } from '@itinerary/core';
 import { z } from 'zod';
-import { course, pathId } from '../route.ts';
+import { course, pathId } from '../shape/route.ts';
 import {
   addMembersSchema,
   classmatesSchema,
@@ -12,7 +12,7 @@ import {
   peopleSchema,
   standingSchema,
 } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const MEMBERS_ROUTES = {
   members: {

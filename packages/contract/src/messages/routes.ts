@@ -1,7 +1,7 @@
 /** Announcements, and what is said of them. */
-import { course, pathId } from '../route.ts';
+import { course, pathId } from '../shape/route.ts';
 import { announcementsSchema, commentsSchema, newCommentSchema } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const MESSAGES_ROUTES = {
   announcements: {

@@ -1,6 +1,6 @@
 /** People, sessions, and the institution that they belong to. */
 import { demoPeopleSchema, demoSignInSchema, meSchema, signInSchema } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const PEOPLE_ROUTES = {
   me: {

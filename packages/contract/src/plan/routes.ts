@@ -1,6 +1,6 @@
 /** The plan of a course and its changes. */
-import { course, pathId } from '../route.ts';
-import type { Route } from '../route.ts';
+import { course, pathId } from '../shape/route.ts';
+import type { Route } from '../shape/route.ts';
 import { changesAnswerSchema, changesRequestSchema, planSchema, textAnswerSchema } from './schemas.ts';
 
 export const PLAN_ROUTES = {

@@ -1,9 +1,9 @@
 /** A course for those who read it: resolved on the server, without rules. */
 import { idSchema, storableSchema } from '@itinerary/core';
 import { z } from 'zod';
-import { course, pathId } from '../route.ts';
+import { course, pathId } from '../shape/route.ts';
 import { frameSchema, pageTextSchema, pageWordsSchema, readCourseSchema, readItemSchema } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const READING_ROUTES = {
   frame: {

@@ -1,7 +1,7 @@
 /** Whether it is well, and what is told while somebody looks. */
 import { z } from 'zod';
 import { healthSchema } from './schemas.ts';
-import type { Route } from '../route.ts';
+import type { Route } from '../shape/route.ts';
 
 export const SERVICE_ROUTES = {
   health: {

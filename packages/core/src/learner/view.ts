@@ -14,7 +14,7 @@ import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
 import { momentIn } from '../calendar/plan.ts';
 import type { Moment } from '../calendar/plan.ts';
-import { momentView } from './moment-view.ts';
+import { momentView } from '../views/moment-view.ts';
 import { waitsOf } from './waits.ts';
 import type { WaitReader } from './waits.ts';
 import { told } from '../views/course-view.ts';

@@ -12,7 +12,7 @@ import type { Condition, ConditionGroup } from '../course/schema/access-schema.t
 import { isGroup } from '../course/rules.ts';
 import type { CourseNode } from '../course/schema/schema.ts';
 import { findNode } from '../course/tree.ts';
-import { momentView } from './moment-view.ts';
+import { momentView } from '../views/moment-view.ts';
 import type { NamedItem, WaitView } from '../views/course-view.ts';
 
 export interface WaitReader {

@@ -1,7 +1,7 @@
 /** An announcement as it is read. */
 import { momentOfCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
-import { momentView } from '../learner/moment-view.ts';
+import { momentView } from '../views/moment-view.ts';
 import type { DatedAnnouncement } from './announcements.ts';
 import type { MomentView } from '../views/moment-view.ts';
 import type { AnnouncementView } from '../views/messages-view.ts';

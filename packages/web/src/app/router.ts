@@ -5,6 +5,7 @@ import { removeFirstFace } from '../learner/course/first-face.ts';
 import { useSession } from '../stores/session.ts';
 import type { Area } from '@itinerary/core';
 import type { Area as MessageArea } from '../words/i18n.ts';
+import { setTitle } from '../words/page-title.ts';
 import { i18n, loadMessages } from '../words/i18n.ts';
 import { watchTheWay } from './under-way.ts';
 
@@ -135,10 +136,6 @@ router.beforeEach(async (to) => {
   if (session.person !== null && to.name === 'sign-in') return { name: 'desk' };
   return true;
 });
-
-export function setTitle(title: string): void {
-  document.title = `${title} · Itinerary`;
-}
 
 router.afterEach((to) => {
   if (to.name !== 'course' && to.name !== 'course-home') removeFirstFace();

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { ProblemError } from '../api/client.ts';
-import { setTitle } from '../app/router.ts';
+import { setTitle } from '../words/page-title.ts';
 import LoadState from '../ui/frame/LoadState.vue';
 import type { Loading } from '../api/use-answer.ts';
 import { offerCommands } from '../stores/commands.ts';

@@ -4,7 +4,7 @@ import type { ItemView, SectionView } from '@itinerary/core';
 import { computed, inject, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { dayIn } from '../../words/dates.ts';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
 import { useSession } from '../../stores/session.ts';
 import { itemToCarryOn } from './carry-on.ts';

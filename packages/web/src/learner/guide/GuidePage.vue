@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { path } from '../../api/client.ts';
 import { dayIn } from '../../words/dates.ts';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import { useSession } from '../../stores/session.ts';
 import GuideFace from './GuideFace.vue';
 import LoadState from '../../ui/frame/LoadState.vue';

@@ -3,7 +3,7 @@
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import MembersFace from './MembersFace.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
 import { useAnswer } from '../../api/use-answer.ts';

@@ -4,7 +4,7 @@ import { computed, nextTick, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { path } from '../../api/client.ts';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
 import { useSession } from '../../stores/session.ts';
 import CommentList from './CommentList.vue';

@@ -5,7 +5,7 @@ import { computed, inject, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { path } from '../../api/client.ts';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import ContactCards from '../panels/ContactCards.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
 import { COURSE_FRAME } from '../shell/frame.ts';

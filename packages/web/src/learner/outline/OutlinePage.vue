@@ -5,7 +5,7 @@ import { computed, inject, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { dayIn } from '../../words/dates.ts';
-import { setTitle } from '../../app/router.ts';
+import { setTitle } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
 import { useSession } from '../../stores/session.ts';
 import AreaFace from './AreaFace.vue';
