@@ -4,8 +4,9 @@ import fc from 'fast-check';
 import { planCourse, subtree } from '../../src/index.ts';
 import type { CoursePlan, Resolved } from '../../src/index.ts';
 import { course, day } from '../support/arbitraries.ts';
-import { slowMoment, slowPlan } from '../support/slow-planner.ts';
-import type { SlowMoment } from '../support/slow-planner.ts';
+import { slowMoment } from '../support/slow-moments.ts';
+import type { SlowMoment } from '../support/slow-moments.ts';
+import { slowPlan } from '../support/slow-planner.ts';
 import { runs } from '../support/runs.ts';
 
 const COURSES = runs(20_000);

@@ -3,19 +3,10 @@
  * types. What the compiled evaluator answers in one walk has to agree with it, state and reason.
  */
 import { Temporal } from 'temporal-polyfill';
-import type {
-  AccessState,
-  Condition,
-  Course,
-  CourseNode,
-  LocalMoment,
-  Outside,
-  PersonException,
-  PlannedMoment,
-  Reason,
-  Viewer,
-} from '../../src/index.ts';
-import { firstDayOf, slowMoment, slowPlan } from './slow-planner.ts';
+import type { AccessState, Condition, Course, CourseNode, Outside, PlannedMoment, Reason, Viewer } from '../../src/index.ts';
+import { isStaff, inside, clock, theirs } from './slow-own-course.ts';
+import { slowMoment } from './slow-moments.ts';
+import { firstDayOf, slowPlan } from './slow-planner.ts';
 import type { SlowPlan } from './slow-planner.ts';
 
 export interface SlowAnswer {
@@ -27,87 +18,7 @@ type Cap = SlowAnswer | null;
 
 const ORDER: readonly AccessState[] = ['absent', 'named', 'look', 'open'];
 
-const isStaff = ({ role, institutionStaff }: Viewer): boolean =>
-  institutionStaff || role === 'instructor' || role === 'assistant';
-const inside = (node: CourseNode): readonly CourseNode[] => ('items' in node ? node.items : []);
-const all = (nodes: readonly CourseNode[]): readonly CourseNode[] =>
-  nodes.flatMap((node) => [node, ...all(inside(node))]);
 const isLeaf = (node: CourseNode): boolean => node.kind !== 'section' && node.kind !== 'folder';
-
-function clock({ day, time }: LocalMoment, zone: string): number {
-  return Temporal.PlainDateTime.from(`${day}T${time}`).toZonedDateTime(zone).epochMilliseconds;
-}
-
-/** What learners get instead of the plan: held nodes as they were, and the person's exceptions written in. */
-function theirs(course: Course, who: Viewer, now: number): Course {
-  if (isStaff(who)) return course;
-  const ids = new Set(all(course.sections).map(({ id }) => id));
-  const held = Object.entries(course.heldBack).filter(
-    ([id, { node, release }]) =>
-      ids.has(id) && node.id === id && (release === null || now < clock(release, course.dates.zone)),
-  );
-  const holds = (outer: CourseNode, id: string): boolean => all(inside(outer)).some((one) => one.id === id);
-  const top = held.filter(
-    ([id]) =>
-      !held.some(([other]) => {
-        const standing = all(course.sections).find((one) => one.id === other);
-        return standing !== undefined && holds(standing, id);
-      }),
-  );
-  const taken = new Set(top.flatMap(([, { node }]) => all([node]).map(({ id }) => id)));
-  const rebuild = (nodes: readonly CourseNode[]): CourseNode[] =>
-    nodes.flatMap((node) => {
-      const entry = top.find(([id]) => id === node.id);
-      if (entry !== undefined) return entry[1].node.kind === node.kind ? [entry[1].node] : [];
-      if (taken.has(node.id)) return [];
-      return ['items' in node ? ({ ...node, items: rebuild(node.items) } as CourseNode) : node];
-    });
-  const mend = (nodes: readonly CourseNode[]): CourseNode[] =>
-    nodes.map((node) => {
-      const own: Record<string, unknown> = { ...node };
-      const opens = exceptional(course, who, node.id, 'opens');
-      const due = exceptional(course, who, node.id, 'due');
-      const until = exceptional(course, who, node.id, 'until');
-      if (opens !== null) own['opens'] = opens;
-      if (due !== null && 'due' in node) own['due'] = due;
-      if (until !== null) {
-        own['rule'] = {
-          when: node.rule?.when ?? { kind: 'all', of: [] },
-          then: node.rule?.then ?? 'look',
-          until,
-        };
-      }
-      if ('items' in node) own['items'] = mend(node.items);
-      return own as CourseNode;
-    });
-  const isPlain = top.length === 0 && (who.exceptions ?? []).length === 0 && !mayHaveExceptions(course, who);
-  return isPlain ? course : { ...course, sections: mend(rebuild(course.sections)) as Course['sections'] };
-}
-
-function mayHaveExceptions(course: Course, who: Viewer): boolean {
-  return Object.values(course.exceptions).some((one) => (who.groups ?? []).includes(one.for));
-}
-
-/** The moment that an exception gives: a person's before a group's before a class's, the latest on a tie. */
-function exceptional(
-  course: Course,
-  who: Viewer,
-  node: string,
-  field: 'opens' | 'due' | 'until',
-): PlannedMoment | null {
-  const latest = (list: readonly PersonException[]): PlannedMoment | null => {
-    let found: PersonException | null = null;
-    for (const one of list) {
-      if (one.node === node && one[field] !== null && (found === null || one.at >= found.at)) found = one;
-    }
-    return found?.[field] ?? null;
-  };
-  const of = (isClass: boolean): readonly PersonException[] =>
-    Object.values(course.exceptions).filter(
-      (one) => (who.groups ?? []).includes(one.for) && (course.groups[one.for]?.kind === 'class') === isClass,
-    );
-  return latest(who.exceptions ?? []) ?? latest(of(false)) ?? latest(of(true));
-}
 
 /** What plans and moments depend on, so that the same is not walked day by day again and again. */
 class Remembered {

@@ -1,19 +1,7 @@
 /** What stands around a course: menu, home, announcements, pictures, and the institution's own pages. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type {
-  AnnouncementsAnswer,
-  FrameAnswer,
-  InstitutionPagesAnswer,
-  LibraryAnswer,
-  MenuTemplatesAnswer,
-  OwnPicturesAnswer,
-  PlanAnswer,
-  Problem,
-  ReadCourseAnswer,
-  TakenPicture,
-  UploadAnswer,
-} from '@itinerary/contract';
-import { contrastOf, FIRST_MENU, newItem, newSection } from '@itinerary/core';
+import type { AnnouncementsAnswer, FrameAnswer, LibraryAnswer, OwnPicturesAnswer, PlanAnswer, Problem, ReadCourseAnswer, TakenPicture, UploadAnswer } from '@itinerary/contract';
+import { contrastOf, newItem, newSection } from '@itinerary/core';
 import sharp from 'sharp';
 import type { Agent, Test } from 'supertest';
 import { hashText } from '../../src/text/rich-text.ts';
@@ -335,54 +323,5 @@ describe('pictures', () => {
       .expect(201);
     const other = await openCourse(as('outsider'), { code: 'OUT-1', purpose: 'practice' });
     await as('outsider').post(`/api/courses/${other}/pictures`).send(choice).expect(404);
-  });
-});
-
-describe('the institution', () => {
-  test('keeps its pages in one place, and only its staff change them', async () => {
-    const page = {
-      use: 'help',
-      names: { en: 'Help with files' },
-      address: 'https://ternpoint.example/files',
-      beside: 'files',
-    };
-    await as('instructor').put('/api/institution/pages/files').send(page).expect(403);
-    const kept = (await as('staff').put('/api/institution/pages/files').send(page).expect(200))
-      .body as InstitutionPagesAnswer;
-    expect(kept.pages.map((one) => one.id)).toContain('files');
-    expect((await frameFor('learner')).menu.help['files']?.address).toBe(page.address);
-    const bad = await as('staff')
-      .put('/api/institution/pages/files')
-      .send({ ...page, address: 'javascript:alert(1)' });
-    expect(bad.status).toBe(400);
-    expect((bad.body as Problem).errors?.[0]).toMatchObject({
-      path: 'address',
-      value: 'javascript:alert(1)',
-    });
-    const left = (await as('staff').delete('/api/institution/pages/files').expect(200))
-      .body as InstitutionPagesAnswer;
-    expect(left.pages.map((one) => one.id)).not.toContain('files');
-  });
-
-  test('proposes menus, without the pages of any one course', async () => {
-    const menu = {
-      ...FIRST_MENU,
-      own: {
-        leads: { to: 'item', item: 'welcome' },
-        names: {},
-        at: 9,
-        shown: true,
-        staffOnly: false,
-        removed: false,
-      },
-    };
-    await as('instructor').put('/api/menus/mine').send({ name: 'Mine', menu }).expect(403);
-    const { templates } = (await as('staff').put('/api/menus/mine').send({ name: 'Mine', menu }).expect(200))
-      .body as MenuTemplatesAnswer;
-    const kept = templates.find((one) => one.id === 'mine');
-    expect(kept?.menu).toEqual(FIRST_MENU);
-    const seen = (await as('instructor').get('/api/menus').expect(200)).body as MenuTemplatesAnswer;
-    expect(seen.templates.map(({ name }) => name)).toEqual(['Mine', 'Tern Point, all departments']);
-    await as('staff').delete('/api/menus/mine').expect(200);
   });
 });

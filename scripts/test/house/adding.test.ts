@@ -1,0 +1,52 @@
+/** Something new that was put in half: written, and reached from nowhere. */
+import { expect, test } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../../..');
+const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'packages'], {
+  cwd: ROOT,
+  encoding: 'utf8',
+})
+  .split('\n')
+  .filter((file) => /\/src\/.*\.(ts|vue|css)$/.test(file) && existsSync(join(ROOT, file)));
+const read = (file: string): string => readFileSync(join(ROOT, file), 'utf8');
+
+/** What is begun from outside: by a package's name, by a command, or by the page itself. */
+const ENTRIES = [
+  /packages\/\w+\/src\/(index|main|env\.d)\.ts$/,
+  /src\/demo\/load-demo\.ts$/,
+  /src\/tools\/course-file\.ts$/,
+  /src\/course\/schema\/kinds\.ts$/,
+];
+/** Found by a pattern: messages are loaded by their language and area. */
+const BY_PATTERN = [/\/locales\//];
+
+test('every file is reached: a rule from its list, a page from a route, a use case from a handler', () => {
+  const reached = new Set<string>();
+  for (const file of files) {
+    for (const [, target] of read(file).matchAll(/(?:\bfrom\s+|\bimport\s*\(?\s*|src=)['"](\.[^'"]+)['"]/g)) {
+      reached.add(normalize(join(dirname(file), target ?? '')));
+    }
+  }
+  const left = files.filter(
+    (file) => !reached.has(file) && ![...ENTRIES, ...BY_PATTERN].some((entry) => entry.test(file)),
+  );
+  expect(left).toEqual([]);
+  expect(files.length).toBeGreaterThan(400);
+});
+
+test('every readiness rule that is written is in the list of its room', () => {
+  const rules = files.filter((file) => /core\/src\/readiness\/\w+\/.*\.ts$/.test(file));
+  const missing = rules.flatMap((file) => {
+    const list = read(join(dirname(file), 'rules.ts'));
+    const names = [...read(file).matchAll(/export const (\w+): Rule = /g)].map(([, name]) => name ?? '');
+    // Imported there, and listed.
+    const times = (name: string): number => [...list.matchAll(new RegExp(`\\b${name}\\b`, 'g'))].length;
+    return names.filter((name) => times(name) < 2).map((name) => `${file}: ${name}`);
+  });
+  expect(missing).toEqual([]);
+  expect(rules.length).toBeGreaterThan(50);
+});
