@@ -1,7 +1,11 @@
 // Unit tests run anywhere; server tests need a PostgreSQL whose address scripts/test.mjs passes in.
 const shared = {
-  extensionsToTreatAsEsm: ['.ts'],
-  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }] },
+  extensionsToTreatAsEsm: ['.ts', '.vue'],
+  moduleFileExtensions: ['ts', 'mjs', 'js', 'json', 'vue'],
+  transform: {
+    '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
+    '^.+\\.vue$': '<rootDir>/scripts/jest/vue.mjs',
+  },
   testEnvironment: 'node',
 };
 export default {
@@ -9,6 +13,9 @@ export default {
     {
       ...shared,
       displayName: 'unit',
+      setupFiles: ['<rootDir>/scripts/jest/browser.mjs'],
+      // Vuetify's parts bring their style sheets along.
+      moduleNameMapper: { '\\.css$': '<rootDir>/scripts/jest/no-styles.mjs' },
       testMatch: [
         '<rootDir>/packages/{core,contract,cli,web}/test/**/*.test.ts',
         '<rootDir>/scripts/test/**/*.test.ts',

@@ -3,7 +3,16 @@
  * types. What the compiled evaluator answers in one walk has to agree with it, state and reason.
  */
 import { Temporal } from 'temporal-polyfill';
-import type { AccessState, Condition, Course, CourseNode, Outside, PlannedMoment, Reason, Viewer } from '../../src/index.ts';
+import type {
+  AccessState,
+  Condition,
+  Course,
+  CourseNode,
+  Outside,
+  PlannedMoment,
+  Reason,
+  Viewer,
+} from '../../src/index.ts';
 import { isStaff, inside, clock, theirs } from './slow-own-course.ts';
 import { slowMoment } from './slow-moments.ts';
 import { firstDayOf, slowPlan } from './slow-planner.ts';

@@ -1,6 +1,16 @@
 /** What stands around a course: menu, home, announcements, pictures, and the institution's own pages. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { AnnouncementsAnswer, FrameAnswer, LibraryAnswer, OwnPicturesAnswer, PlanAnswer, Problem, ReadCourseAnswer, TakenPicture, UploadAnswer } from '@itinerary/contract';
+import type {
+  AnnouncementsAnswer,
+  FrameAnswer,
+  LibraryAnswer,
+  OwnPicturesAnswer,
+  PlanAnswer,
+  Problem,
+  ReadCourseAnswer,
+  TakenPicture,
+  UploadAnswer,
+} from '@itinerary/contract';
 import { contrastOf, newItem, newSection } from '@itinerary/core';
 import sharp from 'sharp';
 import type { Agent, Test } from 'supertest';

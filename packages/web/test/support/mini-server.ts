@@ -12,7 +12,15 @@ interface Sent {
   readonly texts: Readonly<Record<string, string>>;
 }
 
-type Trouble = 'none' | 'away' | 'lost answer' | 'away from the database' | 'signed out' | 'too large';
+type Trouble =
+  | 'none'
+  | 'away'
+  | 'lost answer'
+  | 'away from the database'
+  | 'signed out'
+  | 'too large'
+  | 'too many'
+  | 'broken';
 
 /** Takes changes as the real one does; `trouble` says how the next requests go. */
 export class MiniServer {
@@ -24,6 +32,8 @@ export class MiniServer {
   /** What it keeps of some texts instead: from hash to hash. */
   renamed: Record<string, string> = {};
   facts: Record<string, TextFacts> = {};
+  learners = 2;
+  groupSizes: Record<string, number> = {};
 
   readonly fetch = (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const address = String(path);
@@ -47,6 +57,8 @@ export class MiniServer {
     if (this.trouble === 'away from the database') return this.problem(503, 'database_away');
     if (this.trouble === 'signed out') return this.problem(401, 'not_signed_in');
     if (this.trouble === 'too large' && body.changes.length > 2) return this.problem(413, 'too_large');
+    if (this.trouble === 'too many') return this.problem(429, 'too_many_attempts');
+    if (this.trouble === 'broken') return this.problem(500, 'internal');
     const answer = this.take(body);
     if (this.trouble === 'lost answer') return Promise.reject(new TypeError('Failed to fetch'));
     return this.answer(answer);
@@ -78,7 +90,8 @@ export class MiniServer {
       refused,
       texts: this.facts,
       renamed: this.renamed,
-      learners: 2,
+      learners: this.learners,
+      groupSizes: this.groupSizes,
     };
   }
 

@@ -7,7 +7,11 @@ import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../../api/client.ts';
 
-const props = defineProps<{ /** The course whose own code it is. */ except?: string }>();
+const props = defineProps<{
+  /** The course whose own code it is. */
+  except?: string;
+  readonly?: boolean;
+}>();
 const code = defineModel<string>({ required: true });
 const free = defineModel<boolean>('free', { default: false });
 const emit = defineEmits<{ settled: [code: string] }>();
@@ -75,6 +79,7 @@ onBeforeUnmount(() => {
 <template>
   <div>
     <VTextField
+      :readonly="readonly"
       v-model="code"
       class="figures-field"
       name="code"

@@ -1,0 +1,9 @@
+// A page for components: jsdom, with what Node and every browser have and it has not.
+import { TestEnvironment } from 'jest-environment-jsdom';
+
+export default class Page extends TestEnvironment {
+  constructor(config, context) {
+    super(config, context);
+    Object.assign(this.global, { fetch, Headers, Request, Response });
+  }
+}
