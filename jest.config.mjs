@@ -1,7 +1,7 @@
 // Unit tests run anywhere; server tests need a PostgreSQL whose address scripts/test.mjs passes in.
 const shared = {
   extensionsToTreatAsEsm: ['.ts', '.vue'],
-  moduleFileExtensions: ['ts', 'mjs', 'js', 'json', 'vue'],
+  moduleFileExtensions: ['js', 'mjs', 'cjs', 'ts', 'json', 'node', 'vue'],
   transform: {
     '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
     '^.+\\.vue$': '<rootDir>/scripts/jest/vue.mjs',

@@ -10,7 +10,7 @@ import {
   share,
 } from '@itinerary/core';
 import type { Edit, FieldValue } from '@itinerary/core';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch, provide } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { VMenu } from 'vuetify/components/VMenu';
@@ -35,6 +35,7 @@ import type { MomentAsk } from './dialogs/MomentDialog.vue';
 import MoveDialog from './dialogs/MoveDialog.vue';
 import { movable } from './acts/moves.ts';
 import { useMoving } from './acts/moving.ts';
+import { OUTLINE_ACTS } from './acts/outline-acts.ts';
 import OutlineTable from './table/OutlineTable.vue';
 import { isNodeRow, outlineRows } from './table/rows.ts';
 import type { Filter, ItemRow, OutlineRow, SectionRow } from './table/rows.ts';
@@ -197,6 +198,24 @@ async function showPlace(): Promise<void> {
 }
 onMounted(showPlace);
 watch(() => [route.query['at'], route.hash], showPlace);
+
+provide(OUTLINE_ACTS, {
+  title: (row, title) => plan.set(row.id, 'title', title === '' ? null : title, row.title, { typing: true }),
+  minutes: setMinutes,
+  shown: (row, shown) => plan.set(row.id, 'shown', shown, !shown),
+  remove: (row) => void remove(row),
+  open: (row) => (opened.value = opened.value === row.id ? null : row.id),
+  add: (row) => void addItem('page', row.id),
+  fold: toggle,
+  select: (id, extend) => (extend ? selection.extendTo(id, order.value) : selection.toggle(id)),
+  selectAll: () => selection.all(order.value),
+  moment: askFor,
+  drop: (dragged, where) => {
+    if (!plan.isReadonly) drop(dragged, where);
+  },
+  step: (id, way, cell) => void step(id, way, cell),
+  focused: (id) => (focusedRow.value = id),
+});
 </script>
 
 <template>
@@ -283,21 +302,6 @@ watch(() => [route.query['at'], route.hash], showPlace);
         :readonly="plan.isReadonly"
         :opened="opened"
         :selected="selection.ids.value"
-        @title="
-          (row, title) => plan.set(row.id, 'title', title === '' ? null : title, row.title, { typing: true })
-        "
-        @minutes="setMinutes"
-        @shown="(row, shown) => plan.set(row.id, 'shown', shown, !shown)"
-        @remove="remove"
-        @open="(row) => (opened = opened === row.id ? null : row.id)"
-        @add="(row) => addItem('page', row.id)"
-        @fold="toggle"
-        @select="(id, extend) => (extend ? selection.extendTo(id, order) : selection.toggle(id))"
-        @select-all="selection.all(order)"
-        @moment="askFor"
-        @drop="(dragged, where) => !plan.isReadonly && drop(dragged, where)"
-        @step="step"
-        @focused="focusedRow = $event"
       />
       <div v-else class="empty">
         <h2>{{ t(filter.isOff ? 'setup.outline.none' : 'setup.outline.noneFound') }}</h2>

@@ -22,7 +22,7 @@ import { countDrawing } from '../../../ui/course/drawings.ts';
 import type { Column } from './columns.ts';
 import MinutesCell from './MinutesCell.vue';
 import MomentCell from './MomentCell.vue';
-import type { Drop } from '../acts/moves.ts';
+import { useOutlineActs } from '../acts/outline-acts.ts';
 import { useRowDrag } from './row-drag.ts';
 import type { ItemRow, SectionRow } from './rows.ts';
 import NodeMarks from './NodeMarks.vue';
@@ -37,19 +37,8 @@ const props = defineProps<{
   /** Of the lines as they stand, from 1. */
   index: number;
 }>();
-const emit = defineEmits<{
-  title: [title: string];
-  minutes: [minutes: number | null];
-  shown: [shown: boolean];
-  remove: [];
-  open: [];
-  add: [];
-  fold: [];
-  select: [extend: boolean];
-  moment: [field: 'due' | 'held' | 'opens'];
-  drop: [dragged: string, drop: Drop];
-  next: [];
-}>();
+const emit = defineEmits<{ next: [] }>();
+const acts = useOutlineActs();
 const { t, locale } = useI18n();
 const session = useSession();
 onUpdated(() => countDrawing('outline-line'));
@@ -62,7 +51,7 @@ const { isDragging, edge } = useRowDrag(
   () => holds.value,
   line,
   grip,
-  (dragged, drop) => emit('drop', dragged, drop),
+  (dragged, drop) => acts.drop(dragged, drop),
 );
 
 const slot = computed(() =>
@@ -127,7 +116,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :checked="selected"
         :aria-label="t('setup.outline.select', { title: name })"
         data-cell="select"
-        @click="emit('select', $event.shiftKey)"
+        @click="acts.select(row.id, $event.shiftKey)"
       />
     </span>
     <span role="cell" class="number figures">{{ row.number ?? '·' }}</span>
@@ -144,7 +133,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :aria-expanded="!row.folded"
         :aria-label="t('setup.outline.fold', { title: name })"
         tabindex="-1"
-        @click="emit('fold')"
+        @click="acts.fold(row.id)"
       >
         <component :is="row.folded ? IconChevronRight : IconChevronDown" :size="16" aria-hidden="true" />
       </button>
@@ -160,7 +149,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :strong="holds"
         :readonly="readonly"
         :may-be-empty="row.kind === 'section'"
-        @typed="emit('title', $event)"
+        @typed="acts.title(row, $event)"
         @next="emit('next')"
       />
       <NodeMarks v-if="row.marks.length > 0" :marks="row.marks" />
@@ -171,7 +160,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
           class="icon"
           :aria-label="t('setup.outline.addTo', { title: name })"
           :title="t('setup.outline.addPage')"
-          @click="emit('add')"
+          @click="acts.add(row)"
         >
           <IconPlus :size="17" aria-hidden="true" />
         </button>
@@ -180,7 +169,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
           class="icon"
           :aria-label="t('setup.outline.removeIt', { title: name })"
           :title="t('setup.outline.remove')"
-          @click="emit('remove')"
+          @click="acts.remove(row)"
         >
           <IconTrash :size="17" aria-hidden="true" />
         </button>
@@ -195,7 +184,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :label="
           t(`setup.outline.${momentField}Of`, { title: name, when: when || t('setup.outline.noMoment') })
         "
-        @press="emit('moment', momentField)"
+        @press="acts.moment(row, momentField)"
       />
       <template v-else>{{ when }}</template>
     </span>
@@ -211,7 +200,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
             when: row.opens ? words(row.opens) : t('setup.outline.atOnce'),
           })
         "
-        @press="emit('moment', 'opens')"
+        @press="acts.moment(row, 'opens')"
       />
       <template v-else>{{ row.opens ? words(row.opens) : '' }}</template>
     </span>
@@ -222,7 +211,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :minutes="row.minutes"
         :label="t('setup.outline.minutesOf', { title: name })"
         :readonly="readonly"
-        @typed="emit('minutes', $event)"
+        @typed="row.kind === 'item' && acts.minutes(row, $event)"
       />
     </span>
     <span v-if="has('shown')" role="cell" class="shown">
@@ -234,7 +223,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :aria-label="t('setup.outline.shownTo', { title: name })"
         :title="t(row.shown ? 'setup.outline.isShown' : 'setup.outline.isHidden')"
         data-cell="shown"
-        @click="emit('shown', !row.shown)"
+        @click="acts.shown(row, !row.shown)"
       >
         <component :is="row.shown ? IconEye : IconEyeOff" :size="17" aria-hidden="true" />
       </button>
@@ -248,7 +237,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
           :title="t('setup.outline.edit')"
           :aria-expanded="opened"
           data-cell="act"
-          @click="emit('open')"
+          @click="acts.open(row)"
         >
           <IconPencil :size="17" aria-hidden="true" />
         </button>

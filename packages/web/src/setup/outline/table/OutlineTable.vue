@@ -11,10 +11,10 @@ import { useSession } from '../../../stores/session.ts';
 import { nextCell } from './cells.ts';
 import { COLUMNS, gridTemplate } from './columns.ts';
 import type { Column } from './columns.ts';
-import type { Drop } from '../acts/moves.ts';
+import { useOutlineActs } from '../acts/outline-acts.ts';
 import OutlineLine from './OutlineLine.vue';
 import { isNodeRow } from './rows.ts';
-import type { ItemRow, OutlineRow, SectionRow } from './rows.ts';
+import type { OutlineRow } from './rows.ts';
 
 const props = defineProps<{
   rows: readonly OutlineRow[];
@@ -23,23 +23,7 @@ const props = defineProps<{
   opened: string | null;
   selected: ReadonlySet<string>;
 }>();
-type Node = SectionRow | ItemRow;
-const emit = defineEmits<{
-  title: [row: Node, title: string];
-  minutes: [row: ItemRow, minutes: number | null];
-  shown: [row: Node, shown: boolean];
-  remove: [row: Node];
-  open: [row: Node];
-  add: [row: Node];
-  fold: [id: string];
-  select: [id: string, extend: boolean];
-  selectAll: [];
-  moment: [row: Node, field: 'due' | 'held' | 'opens'];
-  drop: [dragged: string, drop: Drop];
-  /** Alt and an arrow: the line, or all that are selected, by one. */
-  step: [id: string, way: 'up' | 'down', cell: string];
-  focused: [id: string];
-}>();
+const acts = useOutlineActs();
 const { t, locale } = useI18n();
 const session = useSession();
 const scroller = ref<HTMLElement | null>(null);
@@ -125,12 +109,12 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   const step = STEPS[event.key];
   if (step !== undefined && event.altKey) {
     event.preventDefault();
-    emit('step', row, step < 0 ? 'up' : 'down', name);
+    acts.step(row, step < 0 ? 'up' : 'down', name);
     return;
   }
   if (name === 'select' && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
     event.preventDefault();
-    emit('selectAll');
+    acts.selectAll();
     return;
   }
   const ends = event.key === 'Home' ? order.value[0] : event.key === 'End' ? order.value.at(-1) : undefined;
@@ -147,8 +131,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     event.preventDefault();
     if (event.shiftKey) {
       if (name !== 'select') return;
-      if (!props.selected.has(row)) emit('select', row, false);
-      emit('select', next, true);
+      if (!props.selected.has(row)) acts.select(row, false);
+      acts.select(next, true);
     }
     await focus(next, name);
     return;
@@ -176,7 +160,7 @@ function onFocus(event: FocusEvent): void {
   const id = (event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row'];
   if (id === undefined) return;
   focusedId.value = id;
-  emit('focused', id);
+  acts.focused(id);
 }
 
 async function down(id: string): Promise<void> {
@@ -233,16 +217,6 @@ defineExpose({ focus });
             :readonly="readonly"
             :opened="row.id === opened"
             :selected="selected.has(row.id)"
-            @title="emit('title', row, $event)"
-            @minutes="row.kind === 'item' && emit('minutes', row, $event)"
-            @shown="emit('shown', row, $event)"
-            @remove="emit('remove', row)"
-            @open="emit('open', row)"
-            @add="emit('add', row)"
-            @fold="emit('fold', row.id)"
-            @select="emit('select', row.id, $event)"
-            @moment="emit('moment', row, $event)"
-            @drop="(dragged: string, drop: Drop) => emit('drop', dragged, drop)"
             @next="down(row.id)"
           />
           <div v-else role="row" :aria-rowindex="index + 2" class="between">
