@@ -1,17 +1,12 @@
 /** Edits to the menu, which is set entry by entry. */
-import type { Edit, FieldValue } from '../course/edits/edits.ts';
+import { setTableEntry } from '../course/edits/making.ts';
+import type { Edit } from '../course/edits/edits.ts';
 import type { MenuEntry } from '../course/schema/menu-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
 
 /** Null takes the entry away for good: for undoing an insertion. */
 export function setEntry(course: Course, id: string, entry: MenuEntry | null): Edit {
-  return {
-    kind: 'set',
-    target: course.id,
-    field: `menu.${id}`,
-    value: entry as FieldValue,
-    was: (course.menu[id] ?? null) as FieldValue,
-  };
+  return setTableEntry(course, 'menu', id, entry);
 }
 
 /** What such an edit sets, under its id. */

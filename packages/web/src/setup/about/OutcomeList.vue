@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What learners can do afterwards, and where it is taught and assessed. */
 import { IconPlus, IconTrash } from '@tabler/icons-vue';
-import { listOutcomes, MAX_OUTCOMES, numberOf, outcomeSchema } from '@itinerary/core';
-import type { Edit, FieldValue, Outcome } from '@itinerary/core';
+import { listOutcomes, MAX_OUTCOMES, numberOf, outcomeSchema, setTableEntry } from '@itinerary/core';
+import type { Edit, Outcome } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
@@ -17,13 +17,7 @@ const plan = usePlan();
 const fresh = ref('');
 const outcomes = computed(() => listOutcomes(plan.course!));
 
-const edit = (id: string, value: Outcome | null): Edit => ({
-  kind: 'set',
-  target: plan.course!.id,
-  field: `outcomes.${id}`,
-  value: value as FieldValue,
-  was: (plan.course!.outcomes[id] ?? null) as FieldValue,
-});
+const edit = (id: string, value: Outcome | null): Edit => setTableEntry(plan.course!, 'outcomes', id, value);
 
 function add(): void {
   const value = { text: fresh.value.trim(), at: (outcomes.value.at(-1)?.at ?? 0) + 1 };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Around one item: which, and what is read before it. */
-import { allLivingItems, isContent, livingSections } from '@itinerary/core';
+import { allLivingItems, isContent, livingSections, setDates } from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -21,9 +21,7 @@ const items = computed(() =>
 );
 
 function choose(id: string | null): void {
-  const was = course.value.dates.around;
-  if (id !== was)
-    emit('propose', [{ kind: 'set', target: course.value.id, field: 'dates.around', value: id, was }]);
+  if (id !== course.value.dates.around) emit('propose', [setDates(course.value, 'around', id)]);
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How long the course is: by number, by last day, or as its term; each computed from the others. */
-import { lengthsOf, MAX_MEETINGS, MAX_WEEKS } from '@itinerary/core';
+import { lengthsOf, MAX_MEETINGS, MAX_WEEKS, setDates } from '@itinerary/core';
 import type { Dates, Edit } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -37,13 +37,8 @@ const isRight = computed(
   () => /^\d+$/.test(typed.value) && Number(typed.value) >= 1 && Number(typed.value) <= most.value,
 );
 
-const edit = (name: keyof Dates, value: string | number | null): Edit => ({
-  kind: 'set',
-  target: plan.course!.id,
-  field: `dates.${name}`,
-  value,
-  was: dates.value[name] as string | number | null,
-});
+const edit = <Field extends keyof Dates & string>(name: Field, value: Dates[Field]): Edit =>
+  setDates(plan.course!, name, value);
 
 function type(value: string): void {
   typed.value = value;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** One meeting: when and where it is held, and what can be done with it alone. */
 import { IconCalendarCancel, IconCalendarRepeat, IconRestore, IconTrash } from '@tabler/icons-vue';
-import { meetingChangeSchema } from '@itinerary/core';
-import type { Edit, FieldValue, HeldMeeting, MeetingChange } from '@itinerary/core';
+import { meetingChangeSchema, setDatesEntry } from '@itinerary/core';
+import type { Edit, HeldMeeting, MeetingChange } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
@@ -38,15 +38,7 @@ function ask(what: 'cancel' | 'move'): void {
 function set(value: MeetingChange | null): void {
   asking.value = null;
   const { key } = props.meeting;
-  const was = (plan.course!.dates.changes[key] ?? null) as FieldValue;
-  const edit: Edit = {
-    kind: 'set',
-    target: plan.course!.id,
-    field: `dates.changes.${key}`,
-    value: value as FieldValue,
-    was,
-  };
-  emit('propose', [edit]);
+  emit('propose', [setDatesEntry(plan.course!, 'changes', key, value)]);
 }
 
 const moved = computed<MeetingChange>(() => ({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isBlocker } from '@itinerary/core';
+import { isBlocker, setField } from '@itinerary/core';
 import { stateAt } from '@itinerary/core';
 import type { CourseState, Edit, LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
@@ -30,14 +30,8 @@ async function become(next: CourseState): Promise<void> {
   if (course === null) return;
   isBusy.value = true;
   // A moment that has come has opened it: whoever closes it again takes the moment away.
-  const moment: Edit[] =
-    course.goesLive === null
-      ? []
-      : [{ kind: 'set', target: course.id, field: 'goesLive', value: null, was: course.goesLive }];
-  plan.change(
-    [...moment, { kind: 'set', target: course.id, field: 'state', value: next, was: course.state }],
-    { undoable: false },
-  );
+  const moment: Edit[] = course.goesLive === null ? [] : [setField(course, 'goesLive', null)];
+  plan.change([...moment, setField(course, 'state', next)], { undoable: false });
   await plan.flush();
   isBusy.value = false;
   if (plan.course?.state === next) open.value = false;

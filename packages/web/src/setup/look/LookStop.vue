@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What the course looks like, which language it speaks, and what it calls people. */
 import type { CoursePicture, FieldValue, Look } from '@itinerary/core';
-import { LANGUAGES, MAX_LABEL } from '@itinerary/core';
+import { LANGUAGES, MAX_LABEL, setField } from '@itinerary/core';
 import type { Language } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -64,14 +64,12 @@ const languages = computed(() => [
   ...LANGUAGES.map((value) => ({ value: value as Speaks, title: t(`common.languages.${value}`) })),
 ]);
 function speak(value: Speaks): void {
-  const { id, language, languageHeld } = course.value;
+  const { languageHeld } = course.value;
   const next = value === 'reader' ? null : value;
   plan.change([
-    { kind: 'set', target: id, field: 'language', value: next, was: language },
+    setField(course.value, 'language', next),
     // What is each reader's own cannot be held.
-    ...(next === null && languageHeld
-      ? [{ kind: 'set' as const, target: id, field: 'languageHeld', value: false, was: true }]
-      : []),
+    ...(next === null && languageHeld ? [setField(course.value, 'languageHeld', false)] : []),
   ]);
 }
 

@@ -9,6 +9,7 @@ import {
   panelSchema,
   reordered,
   resolveHome,
+  setTableEntry,
 } from '@itinerary/core';
 import type { Edit, FieldValue, Panel, PanelAnswer, PanelKind } from '@itinerary/core';
 import { computed, nextTick, ref } from 'vue';
@@ -50,13 +51,7 @@ const inColumn = (column: Panel['column']): readonly PanelAnswer[] =>
     ? answers.value
     : answers.value.filter(({ panel }) => panel.column === column);
 
-const edit = (id: string, panel: Panel | null): Edit => ({
-  kind: 'set',
-  target: course.value.id,
-  field: `panels.${id}`,
-  value: panel as FieldValue,
-  was: (course.value.panels[id] ?? null) as FieldValue,
-});
+const edit = (id: string, panel: Panel | null): Edit => setTableEntry(course.value, 'panels', id, panel);
 
 async function keepFocus(id: string): Promise<void> {
   await nextTick();

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 /** A page to start from, ready to fill: what is left empty does not stand on it. */
-import { CONTACT_CARDS, escapeHtml, livingSections, newItem, newSection, setEntry } from '@itinerary/core';
+import {
+  CONTACT_CARDS,
+  escapeHtml,
+  livingSections,
+  newItem,
+  newSection,
+  setEntry,
+  setField,
+} from '@itinerary/core';
 import type { Edit, MenuEntry } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -76,13 +84,7 @@ async function make(): Promise<void> {
   };
   edits.push(setEntry(course, newId(), entry));
   if (isFirst.value) {
-    edits.push({
-      kind: 'set',
-      target: course.id,
-      field: 'firstArrive',
-      value: { at: 'page', item: page.id },
-      was: course.firstArrive,
-    });
+    edits.push(setField(course, 'firstArrive', { at: 'page', item: page.id }));
   }
   if (plan.change(edits)) isOpen.value = false;
 }

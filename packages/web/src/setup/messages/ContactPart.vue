@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Contact cards, written once for the menu, the home page and every text in which they stand. */
 import { IconEye, IconEyeOff, IconPlus, IconTrash } from '@tabler/icons-vue';
-import { contactSchema, reordered } from '@itinerary/core';
-import type { Contact, CoursePicture, Edit, FieldValue } from '@itinerary/core';
+import { contactSchema, reordered, setTableEntry } from '@itinerary/core';
+import type { Contact, CoursePicture, Edit } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { roleWord } from '../../words/own-words.ts';
@@ -34,13 +34,7 @@ const profileOf = (card: Contact): { name: string; mail: string; role: string } 
 const nameOf = (card: Contact): string =>
   card.who === 'other' ? card.name : (profileOf(card)?.name ?? t('setup.messages.goneStaff'));
 
-const edit = (id: string, card: Contact | null): Edit => ({
-  kind: 'set',
-  target: course.value.id,
-  field: `contacts.${id}`,
-  value: card as FieldValue,
-  was: (course.value.contacts[id] ?? null) as FieldValue,
-});
+const edit = (id: string, card: Contact | null): Edit => setTableEntry(course.value, 'contacts', id, card);
 function set(id: string, card: Contact | null, typing = false): void {
   plan.change([edit(id, card)], { typing });
 }

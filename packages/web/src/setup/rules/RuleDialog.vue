@@ -8,9 +8,10 @@ import {
   ownPlan,
   planCourse,
   resolveAccess,
+  setField,
   waitsOf,
 } from '@itinerary/core';
-import type { ConditionGroup, Edit, FieldValue, OpeningRule, PlannedMoment } from '@itinerary/core';
+import type { ConditionGroup, Edit, OpeningRule, PlannedMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { momentWords } from '../../learner/words/moment-words.ts';
@@ -68,14 +69,7 @@ const rule = computed<OpeningRule | null>(() =>
 );
 const edits = computed<readonly Edit[]>(() => {
   if (node.value === null) return [];
-  const set = (field: string, value: unknown, was: unknown): Edit => ({
-    kind: 'set',
-    target: node.value?.id ?? '',
-    field,
-    value: value as FieldValue,
-    was: was as FieldValue,
-  });
-  return [set('opens', opens.value, node.value.opens), set('rule', rule.value, node.value.rule)];
+  return [setField(node.value, 'opens', opens.value), setField(node.value, 'rule', rule.value)];
 });
 
 /** The course as it would be, tried on every key. */

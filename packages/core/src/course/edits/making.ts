@@ -1,0 +1,70 @@
+/**
+ * Edits as they are made: what stands there is read off the course, and what may stand there is said by its type.
+ * Whoever writes an edit by hand has to know both.
+ */
+import type { Dates } from '../schema/dates-schema.ts';
+import type { Course, CourseNode } from '../schema/schema.ts';
+import type { FieldValue, SetEdit } from './edits.ts';
+import { readField } from './fields.ts';
+
+function setting(holder: Course | CourseNode, field: string, value: unknown): SetEdit {
+  return {
+    kind: 'set',
+    target: holder.id,
+    field,
+    value: value as FieldValue,
+    was: readField(holder, field),
+  };
+}
+
+/** A field of the course, a section or an item. */
+export function setField<Holder extends Course | CourseNode, Field extends keyof Holder & string>(
+  holder: Holder,
+  field: Field,
+  value: Holder[Field],
+): SetEdit {
+  return setting(holder, field, value);
+}
+
+/** A field of the course's dates. */
+export function setDates<Field extends keyof Dates & string>(
+  course: Course,
+  field: Field,
+  value: Dates[Field],
+): SetEdit {
+  return setting(course, `dates.${field}`, value);
+}
+
+/** The tables that are set entry by entry. */
+type Tables = Pick<
+  Course,
+  | 'outcomes'
+  | 'groups'
+  | 'exceptions'
+  | 'heldBack'
+  | 'menu'
+  | 'panels'
+  | 'announcements'
+  | 'contacts'
+  | 'roleNames'
+>;
+
+/** An entry of a table of the course; null takes it away. */
+export function setTableEntry<Table extends keyof Tables & string>(
+  course: Course,
+  table: Table,
+  id: string,
+  entry: NonNullable<Tables[Table][keyof Tables[Table]]> | null,
+): SetEdit {
+  return setting(course, `${table}.${id}`, entry);
+}
+
+/** An entry of a table of the course's dates; null takes it away. */
+export function setDatesEntry<Table extends 'pauses' | 'patterns' | 'changes'>(
+  course: Course,
+  table: Table,
+  id: string,
+  entry: Dates[Table][string] | null,
+): SetEdit {
+  return setting(course, `dates.${table}.${id}`, entry);
+}
