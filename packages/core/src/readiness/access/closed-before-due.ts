@@ -1,5 +1,5 @@
 import { boundsOf } from '../../access/window.ts';
-import { datedWork } from '../work/dated-work.ts';
+import { datedWork } from '../due/dated-work.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
 

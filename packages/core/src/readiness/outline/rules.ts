@@ -12,7 +12,7 @@ import { rulesDueAfterEnd, rulesNever } from './rules-never.ts';
 import { typedNumbers } from './typed-numbers.ts';
 import { unitOverlap } from './unit-overlap.ts';
 import { unplacedSections } from './unplaced-sections.ts';
-import { WORK_RULES } from '../work/rules.ts';
+import { DUE_RULES } from '../due/rules.ts';
 import type { Rule } from '../rule.ts';
 
 export const OUTLINE_RULES: readonly Rule[] = [
@@ -24,7 +24,7 @@ export const OUTLINE_RULES: readonly Rule[] = [
   emptyItem,
   typedNumbers,
   linkGone,
-  ...WORK_RULES,
+  ...DUE_RULES,
   rulesCircle,
   rulesNever,
   rulesDueAfterEnd,

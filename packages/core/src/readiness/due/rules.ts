@@ -9,7 +9,7 @@ import { workSameNight } from './work-same-night.ts';
 import { workUndated } from './work-undated.ts';
 import type { Rule } from '../rule.ts';
 
-export const WORK_RULES: readonly Rule[] = [
+export const DUE_RULES: readonly Rule[] = [
   workUndated,
   workCircle,
   workOutside,
