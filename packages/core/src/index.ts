@@ -122,7 +122,7 @@ export type {
   Section,
   UnitSpan,
 } from './course/schema/schema.ts';
-export { isContentKind, isHolderKind, isInArea, ITEM_KINDS, KINDS, traitsOf } from './course/schema/kinds.ts';
+export { isContentKind, isHolderKind, isInArea, ITEM_KINDS, traitsOf } from './course/schema/kinds.ts';
 export type { ItemKind, KindTraits } from './course/schema/kinds.ts';
 export {
   allLivingItems,

@@ -193,20 +193,15 @@ export const itemSchema: z.ZodType<Item> = z.discriminatedUnion('kind', [
   folderSchema,
 ]) as z.ZodType<Item>;
 
-function shapesOf<Kind extends string>(
-  schemas: Readonly<Record<Kind, { readonly shape: Readonly<Record<string, z.ZodType>> }>>,
-): Readonly<Record<Kind, Readonly<Record<string, z.ZodType>>>> {
-  const entries = Object.entries<{ readonly shape: Readonly<Record<string, z.ZodType>> }>(schemas);
-  return Object.fromEntries(entries.map(([kind, { shape }]) => [kind, shape])) as ReturnType<
-    typeof shapesOf<Kind>
-  >;
-}
+type Shape = Readonly<Record<string, z.ZodType>>;
 
 /** The fields of each kind. */
-export const ITEM_SHAPES: Readonly<Record<ItemKind, Readonly<Record<string, z.ZodType>>>> = {
-  ...shapesOf(LEAVES),
-  folder: folderSchema.shape,
-};
+export const ITEM_SHAPES = Object.fromEntries(
+  Object.entries<{ readonly shape: Shape }>({ ...LEAVES, folder: folderSchema }).map(([kind, { shape }]) => [
+    kind,
+    shape,
+  ]),
+) as Readonly<Record<ItemKind, Shape>>;
 
 export const itemsSchema: z.ZodType<Item[]> = z
   .array(itemSchema)

@@ -14,8 +14,6 @@ export interface KindTraits {
   readonly part: 'mark' | 'holder' | 'content';
   /** Something is made in it by a moment at which it is due. */
   readonly isDue: boolean;
-  /** A meeting: held at a moment, somewhere. */
-  readonly isHeld: boolean;
   /** Brings a file of its own, or can. */
   readonly file: 'none' | 'any' | 'film';
   /** Leads to an address, or can; one that leads out has no page of its own. */
@@ -32,7 +30,6 @@ const READ = ['opened', 'ticked'] as const;
 const CONTENT = {
   part: 'content',
   isDue: false,
-  isHeld: false,
   file: 'none',
   address: 'none',
   area: null,
@@ -56,7 +53,7 @@ export const KINDS = {
     area: { name: 'discussions', ifFile: false },
     doneBy: [...READ, 'posted'],
   },
-  meeting: { ...CONTENT, isHeld: true, area: { name: 'meetings', ifFile: false } },
+  meeting: { ...CONTENT, area: { name: 'meetings', ifFile: false } },
   heading: { ...NO_CONTENT, part: 'mark' },
   folder: { ...NO_CONTENT, part: 'holder' },
 } as const satisfies Readonly<Record<string, KindTraits>>;
