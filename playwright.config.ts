@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
 // scripts/test.mjs starts the server, with its own database and a clock that stands, and says where it is.
+const LONG = ['axe*.spec.ts', 'face.spec.ts', 'huge-outline.spec.ts'];
+
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
@@ -12,9 +14,11 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json']],
   // The journey takes the pictures, so it goes first, while the desk holds the demo's courses alone.
+  // What takes longest goes before the rest, so that nothing is waited for alone in the end.
   projects: [
     { name: 'journey', testMatch: 'journey.spec.ts' },
-    { name: 'rest', testIgnore: 'journey.spec.ts', dependencies: ['journey'] },
+    { name: 'long', testMatch: LONG, dependencies: ['journey'] },
+    { name: 'rest', testIgnore: ['journey.spec.ts', ...LONG], dependencies: ['journey'] },
   ],
   use: {
     baseURL: process.env['E2E_URL'] ?? 'http://127.0.0.1:4600',
@@ -27,7 +31,7 @@ export default defineConfig({
     // Keeping a trace of every step costs half as much again: E2E_TRACE=1 for a test that fails.
     trace: process.env['E2E_TRACE'] === '1' ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
+      executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

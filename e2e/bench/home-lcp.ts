@@ -122,7 +122,7 @@ async function measure(browser: Browser, base: string): Promise<void> {
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');
 const browser = await chromium.launch({
-  executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
+  executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium-headless-shell',
   args: ['--no-sandbox'],
 });
 try {

@@ -14,9 +14,9 @@ import { partOf } from './words.mjs';
 /** More than there are processors: many tests wait, for a server, a browser or a moment. */
 const JEST_WORKERS = 3;
 
-async function check(tally, name, file, args) {
+async function check(tally, name, file, args, env = {}) {
   const begun = performance.now();
-  const { code, output } = await command(file, args, { quiet: true, allowFailure: true });
+  const { code, output } = await command(file, args, { env, quiet: true, allowFailure: true });
   if (code !== 0) console.log(output);
   tally.add(name, { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 }, performance.now() - begun);
 }
@@ -31,15 +31,19 @@ function weigh(tally) {
   tally.add("Learner's page", counts, performance.now() - begun);
 }
 
-async function checks(tally) {
+async function checks(tally, { long }) {
   say('Types, lint, format');
+  // Lint takes as long as the three others after one another.
   await Promise.all([
-    check(tally, 'Types', bin('tsc'), ['-p', 'tsconfig.json']),
-    check(tally, 'Types of the web application', bin('vue-tsc'), ['-p', 'packages/web/tsconfig.json']),
-  ]);
-  await Promise.all([
-    check(tally, 'Lint', bin('eslint'), ['.', '--max-warnings', '0']),
-    check(tally, 'Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
+    check(tally, 'Lint', bin('eslint'), ['.', '--max-warnings', '0'], long ? { ITINERARY_LONG: '1' } : {}),
+    (async () => {
+      await check(tally, 'Types', bin('tsc'), ['-p', 'tsconfig.json']);
+      await check(tally, 'Types of the web application', bin('vue-tsc'), [
+        '-p',
+        'packages/web/tsconfig.json',
+      ]);
+      await check(tally, 'Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
+    })(),
   ]);
 }
 
@@ -97,7 +101,10 @@ async function endToEnd(tally, { files, named }, postgres) {
   rmSync(file, { force: true });
   const own = files.filter((one) => partOf(one) === 'e2e');
   try {
-    await command(bin('playwright'), ['test', ...own, ...(named === null ? [] : ['--grep', named])], {
+    // A file by itself needs nothing of the journey, which goes before all others.
+    const alone = own.length > 0 ? ['--no-deps'] : [];
+    const grep = named === null ? [] : ['--grep', named];
+    await command(bin('playwright'), ['test', ...own, ...alone, ...grep], {
       env: { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       allowFailure: true,
     });
@@ -133,7 +140,7 @@ export async function everything(wanted) {
   const close = closeOnEnd(async () => postgres?.stop());
   try {
     if (has('checks')) {
-      await checks(tally);
+      await checks(tally, wanted);
       if (isWhole) weigh(tally);
     }
     const env = {};
