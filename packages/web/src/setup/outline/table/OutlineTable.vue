@@ -28,6 +28,8 @@ const { t, locale } = useI18n();
 const session = useSession();
 const scroller = ref<HTMLElement | null>(null);
 const focusedId = ref<string | null>(null);
+/** The line that the focus is on its way to: keys that are pressed meanwhile count from there. */
+const wishedId = ref<string | null>(null);
 
 const ROW_HEIGHT = 34;
 /** Lines beyond the view on each side: with those of the tallest view, never more than eighty in all. */
@@ -44,8 +46,9 @@ const virtualizer = useVirtualizer(
     getItemKey: (index: number) => props.rows[index]?.id ?? index,
     rangeExtractor: (range: Parameters<typeof defaultRangeExtractor>[0]) => {
       const inView = defaultRangeExtractor(range);
-      const kept = focusedId.value === null ? undefined : at.value.get(focusedId.value);
-      return kept === undefined || inView.includes(kept) ? inView : [...inView, kept].sort((a, b) => a - b);
+      // A line that has the focus and went out of view would take the focus with it.
+      const kept = [focusedId.value, wishedId.value].flatMap((id) => at.value.get(id ?? '') ?? []);
+      return [...new Set([...inView, ...kept])].sort((a, b) => a - b);
     },
   })),
 );
@@ -68,9 +71,12 @@ const cellOf = (row: string, cell: string): HTMLElement | null => {
 async function focus(id: string, cell = 'title'): Promise<void> {
   const index = at.value.get(id);
   if (index === undefined) return;
-  focusedId.value = id;
+  wishedId.value = id;
   virtualizer.value.scrollToIndex(index, { align: 'auto' });
   const element = await arrived(id, cell);
+  // Somebody has gone on meanwhile: the focus follows the last wish.
+  if (wishedId.value !== id) return;
+  wishedId.value = null;
   // The scroller has been moved to it already; the browser's own way would move the page as well.
   element?.focus({ preventScroll: true });
   if (element instanceof HTMLInputElement && element.type !== 'checkbox') element.select();
@@ -83,8 +89,7 @@ async function arrived(id: string, cell: string): Promise<HTMLElement | null> {
   await nextTick();
   for (let frame = 0; frame < FRAMES; frame += 1) {
     const element = cellOf(id, cell);
-    // Somebody has gone on meanwhile: the focus follows the last wish.
-    if (element !== null || focusedId.value !== id) return element;
+    if (element !== null || wishedId.value !== id) return element;
     await new Promise((resolve) => requestAnimationFrame(resolve));
   }
   return null;
@@ -126,12 +131,13 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   const isPlain = !event.altKey && !event.ctrlKey && !event.metaKey;
   const far = event.key === 'PageDown' ? PAGE : event.key === 'PageUp' ? -PAGE : step;
   if (far !== undefined && isPlain) {
-    const next = walk(row, far);
+    const from = wishedId.value ?? row;
+    const next = walk(from, far);
     if (next === null) return;
     event.preventDefault();
     if (event.shiftKey) {
       if (name !== 'select') return;
-      if (!props.selected.has(row)) acts.select(row, false);
+      if (!props.selected.has(from)) acts.select(from, false);
       acts.select(next, true);
     }
     await focus(next, name);
@@ -160,6 +166,7 @@ function onFocus(event: FocusEvent): void {
   const id = (event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row'];
   if (id === undefined) return;
   focusedId.value = id;
+  wishedId.value = null;
   acts.focused(id);
 }
 
