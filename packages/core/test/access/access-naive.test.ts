@@ -8,7 +8,7 @@ import { changeFor, move } from '../support/random-changes.ts';
 import { SlowAccess } from '../support/slow-access.ts';
 import { runs } from '../support/runs.ts';
 
-const COURSES = runs(1250);
+const COURSES = runs(1250, 10);
 /** Eight persons and five moments of each. */
 const ANSWERS = COURSES * 40;
 /** Persons that each course is asked about, and moments for each of them. */

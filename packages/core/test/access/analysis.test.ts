@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { accessAt, analyseRules, newDates, newItem, newSection, onceLive, subtree } from '../../src/index.ts';
 import type { Course, Item, OpeningRule, PlannedMoment, SingleCondition, Viewer } from '../../src/index.ts';
 import { course as anyCourse, smallCourse } from '../support/arbitraries.ts';
+import { runs } from '../support/runs.ts';
 
 const LEARNER: Viewer = { role: 'learner', institutionStaff: false };
 const opened = { by: 'opened' as const };
@@ -214,7 +215,7 @@ test('agrees with somebody who goes through the course moment by moment', () => 
         expect([...walked.keys(), ...late.keys()]).not.toContain(id);
       }
     }),
-    { numRuns: 400, seed: 5 },
+    { numRuns: runs(400), seed: 5 },
   );
-  expect(Math.min(compared, unreached)).toBeGreaterThan(100);
+  expect(Math.min(compared, unreached)).toBeGreaterThan(runs(100));
 });

@@ -12,6 +12,7 @@ import {
 } from '../../src/index.ts';
 import type { AccessMoment, Course, Viewer } from '../../src/index.ts';
 import { course as anyCourse, smallCourse, viewer as anyViewer } from '../support/arbitraries.ts';
+import { runs } from '../support/runs.ts';
 
 const LEARNER: Viewer = { role: 'learner', institutionStaff: false };
 
@@ -121,8 +122,8 @@ describe('the timeline of a person', () => {
           expect(states(at - 1)).not.toBe(states(at));
         });
       }),
-      { numRuns: 400, seed: 77 },
+      { numRuns: runs(400), seed: 77 },
     );
-    expect(moments).toBeGreaterThan(200);
+    expect(moments).toBeGreaterThan(runs(200));
   });
 });

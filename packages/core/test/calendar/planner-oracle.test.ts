@@ -9,7 +9,7 @@ import type { SlowMoment } from '../support/slow-moments.ts';
 import { slowPlan } from '../support/slow-planner.ts';
 import { runs } from '../support/runs.ts';
 
-const COURSES = runs(20_000);
+const COURSES = runs(20_000, 10);
 const joined = fc.option(day, { nil: null, freq: 2 });
 
 const asSlow = (resolved: Resolved): SlowMoment =>

@@ -1,6 +1,15 @@
 /** Edits as they are made: each is taken by core, says what stood there, and can be taken back. */
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, findNode, setDates, setDatesEntry, setField, setTableEntry } from '../../src/index.ts';
+import {
+  applyChange,
+  findNode,
+  newItem,
+  setDates,
+  setDatesEntry,
+  setField,
+  setMoment,
+  setTableEntry,
+} from '../../src/index.ts';
 import type { Course, SetEdit } from '../../src/index.ts';
 import { smallCourse } from '../support/arbitraries.ts';
 
@@ -54,5 +63,14 @@ describe('an edit', () => {
     const back = applyChange(applied.course, { id: 'b', edits: [...applied.inverse], undoes: 'c' });
     expect(back.ok && back.course).toEqual(course);
     expect(findNode(course, section.id)?.node).toBe(section);
+  });
+
+  test('of a moment that only some have', () => {
+    const moment = { kind: 'fixed', day: '2027-02-02', time: null } as const;
+    const [edit] = setMoment(section, 'opens', moment);
+    expect(edit).toEqual({ kind: 'set', target: section.id, field: 'opens', value: moment, was: null });
+    expect(setMoment(section, 'due', moment)).toEqual([]);
+    expect(setMoment(newItem('page', { id: 'p', title: 'P' }), 'held', moment)).toEqual([]);
+    expect(setMoment(undefined, 'opens', moment)).toEqual([]);
   });
 });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { applyChange, findings, newCourse, parseCourse, RULES, withoutTypedNumber } from '../../src/index.ts';
 import type { Course, Finding } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
+import { runs } from '../support/runs.ts';
 import { BEFORE, CASES, dates, ready } from './readiness-cases.ts';
 
 const find = (of: Course, moment = BEFORE, learners = 3): readonly Finding[] =>
@@ -77,9 +78,9 @@ test('every cure of any course applies, and leaves its rule content or less disc
         if (cured.ok) expect(rules(cured.course, BEFORE, learners)).not.toContain(found.rule);
       }
     }),
-    { numRuns: 400, seed: 13 },
+    { numRuns: runs(400), seed: 13 },
   );
-  expect(cures).toBeGreaterThan(200);
+  expect(cures).toBeGreaterThan(runs(200));
 });
 
 test('blockers come first', () => {

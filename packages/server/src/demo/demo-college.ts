@@ -11,7 +11,7 @@ import {
   TermRow,
 } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
-import { hashPassword } from '../usecases/people/passwords.ts';
+import { COST_OF_PUBLIC, hashPassword } from '../usecases/people/passwords.ts';
 import { storeCourse } from '../usecases/plan/store-course.ts';
 import type { StoredCourse } from '../usecases/plan/store-course.ts';
 import { demoCalendar } from './calendar.ts';
@@ -77,7 +77,7 @@ export async function writeDemoCollege(
   const institutionId = INSTITUTION;
   const calendar = demoCalendar(dayOf(now, ZONE));
   // The password is printed on the sign-in page, so a hash of its own for everybody would only cost time.
-  const passwordHash = await hashPassword(DEMO_PASSWORD);
+  const passwordHash = await hashPassword(DEMO_PASSWORD, COST_OF_PUBLIC);
   const files = new Map<string, Buffer>();
   await em.transactional(async (inner) => {
     inner.persist(

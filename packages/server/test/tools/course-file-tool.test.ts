@@ -9,6 +9,7 @@ import { parseCourseFile } from '@itinerary/core';
 import type { CourseFile } from '@itinerary/core';
 // @ts-expect-error the bootstrap scripts are plain JavaScript
 import { DATA, SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
+import { courseFileTool } from '../../src/tools/course-transfer.ts';
 import { admin, ARCHIVED, LIVE, newDatabase, urlOf } from '../support/server.ts';
 
 /** Where the template of the databases was loaded to. */
@@ -23,16 +24,26 @@ afterAll(async () => {
   await admin(`drop database ${name} with (force)`);
 });
 
-/** @param files where uploaded files lie; the demo's own, unless said. */
-function tool(
-  command?: string,
-  argument?: string,
-  files: string = DEMO_FILES,
-): Promise<{ code: number | null; out: string; err: string }> {
-  const words = [command, argument].filter((word) => word !== undefined);
-  const child = spawn(process.execPath, [join(SERVER_DIST as string, 'course-file.js'), ...words], {
-    env: { ...process.env, DATABASE_URL: urlOf(name), ITINERARY_FILES: files },
-  });
+interface Said {
+  readonly code: number | null;
+  readonly out: string;
+  readonly err: string;
+}
+const envOf = (files: string): NodeJS.ProcessEnv => ({
+  ...process.env,
+  DATABASE_URL: urlOf(name),
+  ITINERARY_FILES: files,
+});
+const said = (words: readonly (string | undefined)[]): string[] => words.filter((word) => word !== undefined);
+
+/** As the command line does, but for the process. @param files where uploaded files lie; the demo's own, unless said. */
+const tool = (command?: string, argument?: string, files: string = DEMO_FILES): Promise<Said> =>
+  courseFileTool(said([command, argument]), envOf(files));
+
+/** The process itself: what it says goes where it belongs, and its code says how it went. */
+function typed(command?: string, argument?: string): Promise<Said> {
+  const words = [join(SERVER_DIST as string, 'course-file.js'), ...said([command, argument])];
+  const child = spawn(process.execPath, words, { env: envOf(DEMO_FILES) });
   let out = '';
   let err = '';
   child.stdout.on('data', (data: Buffer) => (out += data.toString()));
@@ -61,7 +72,7 @@ describe('export', () => {
   });
 
   test('says which codes there are', async () => {
-    const { code, err } = await tool('export', 'NONE-1');
+    const { code, err } = await typed('export', 'NONE-1');
     expect(code).toBe(1);
     expect(err).toContain(`No course has the code NONE-1. There are: BBH-120-SPR27, ${ARCHIVED}, ${LIVE}`);
   });
@@ -71,7 +82,8 @@ describe('import', () => {
   test('reads back what export wrote, under another code and id', async () => {
     const original = await exported(LIVE);
     const path = file({ ...original, course: { ...original.course, code: 'COPY-1' } });
-    const { out } = await tool('import', path);
+    const { code, out } = await typed('import', path);
+    expect(code).toBe(0);
     expect(out).toBe('COPY-1 is in the database: Estuary Field Methods, 15 sections\n');
     const copy = await exported('COPY-1');
     expect(copy.course.id).not.toBe(original.course.id);
@@ -152,7 +164,7 @@ describe('import', () => {
   });
 
   test('wants a command and a file', async () => {
-    expect((await tool()).err).toContain('Usage:');
+    expect((await typed()).err).toContain('Usage:');
     expect((await tool('import')).err).toContain('Usage:');
     expect((await tool('burn', LIVE)).err).toContain('Usage:');
   });

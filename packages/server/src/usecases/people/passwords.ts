@@ -1,10 +1,17 @@
 /** Passwords, kept as scrypt hashes (RFC 7914): `scrypt$N$r$p$salt$hash`, base64url. */
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 
-const COST = { N: 16_384, r: 8, p: 5 } as const;
+interface Cost {
+  readonly N: number;
+  readonly r: number;
+  readonly p: number;
+}
+const COST: Cost = { N: 16_384, r: 8, p: 5 };
+/** For a password that everybody is told: guessing it need not be dear, and coming in need not take long. */
+export const COST_OF_PUBLIC: Cost = { N: 1024, r: 8, p: 1 };
 const KEY_BYTES = 32;
 
-function derive(password: string, salt: Buffer, cost: { N: number; r: number; p: number }): Promise<Buffer> {
+function derive(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
   return new Promise((resolve, reject) => {
     scrypt(password.normalize('NFKC'), salt, KEY_BYTES, cost, (error, key) => {
       if (error === null) resolve(key);
@@ -13,10 +20,10 @@ function derive(password: string, salt: Buffer, cost: { N: number; r: number; p:
   });
 }
 
-export async function hashPassword(password: string): Promise<string> {
+export async function hashPassword(password: string, cost = COST): Promise<string> {
   const salt = randomBytes(16);
-  const key = await derive(password, salt, COST);
-  return ['scrypt', COST.N, COST.r, COST.p, salt.toString('base64url'), key.toString('base64url')].join('$');
+  const key = await derive(password, salt, cost);
+  return ['scrypt', cost.N, cost.r, cost.p, salt.toString('base64url'), key.toString('base64url')].join('$');
 }
 
 /** A hash that no password has: checking against it costs the same time as against a real one. */
