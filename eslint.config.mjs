@@ -41,6 +41,26 @@ export default tseslint.config(
     languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, sourceType: 'module' } },
   },
   {
+    // What is begun is waited for, or said to be left (`void`). Types cost seconds for every component: those are
+    // looked through when they are changed, and by the long run.
+    files: [
+      process.env.ITINERARY_LONG === '1' ? 'packages/**/*.{ts,vue}' : 'packages/**/*.ts',
+      'e2e/**/*.ts',
+      'scripts/test/**/*.ts',
+    ],
+    languageOptions: {
+      parserOptions: {
+        project: ['tsconfig.json', 'packages/web/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+    },
+  },
+  {
     rules: {
       'no-restricted-syntax': ['error', NO_EXPORT_ALL],
       '@typescript-eslint/no-non-null-assertion': 'off',

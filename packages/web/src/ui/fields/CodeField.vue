@@ -66,7 +66,7 @@ watch(
     asking?.abort();
     free.value = false;
     answer.value = null;
-    if (isShaped.value) timer = setTimeout(check, 250);
+    if (isShaped.value) timer = setTimeout(() => void check(), 250);
   },
   { immediate: true },
 );
