@@ -63,8 +63,9 @@ for (const language of LANGUAGES) {
     await expect(page.locator('.frames [aria-pressed="true"]')).toHaveCount(2);
     await clean(page, 'the preview in the other light', '[role="dialog"]');
     await page.goto(`/setup/${course}/messages`);
-    await page.locator('.subject').first().click();
-    await expect(page.locator('.subject').first()).toHaveAttribute('aria-expanded', 'true');
+    const announcement = page.locator('[id^="field-announcement-"] [aria-expanded]').first();
+    await announcement.click();
+    await expect(announcement).toHaveAttribute('aria-expanded', 'true');
     await clean(page, 'an announcement');
     await page.goto(`/setup/${course}/menu`);
     await page.locator('[data-entry]').nth(1).focus();

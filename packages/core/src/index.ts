@@ -345,4 +345,4 @@ export { refusalSchema } from './course/edits/refusal.ts';
 export type { DeepReadonly } from './course/schema/readonly.ts';
 export { Bounded, BoundedBy } from './course/bounded.ts';
 export { WEEKDAYS } from './course/schema/basics.ts';
-export { setDates, setDatesEntry, setField, setTableEntry } from './course/edits/making.ts';
+export { setDates, setDatesEntry, setField, setMoment, setTableEntry } from './course/edits/making.ts';

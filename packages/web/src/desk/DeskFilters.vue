@@ -3,6 +3,7 @@ import type { DeskCourse, InstitutionAnswer } from '@itinerary/contract';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FindField from '../ui/fields/FindField.vue';
+import SelectField from '../ui/fields/SelectField.vue';
 import type { DeskFilter } from './filter.ts';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; terms: InstitutionAnswer['terms'] }>();
@@ -19,8 +20,6 @@ const states = computed(() =>
 function set(change: Partial<DeskFilter>): void {
   filter.value = { ...filter.value, ...change };
 }
-
-const chosen = (event: Event): string | null => (event.target as HTMLSelectElement).value || null;
 </script>
 
 <template>
@@ -31,34 +30,37 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
       :label="t('desk.find')"
       @update:model-value="set({ text: $event })"
     />
-    <select
-      class="input"
-      :aria-label="t('desk.term')"
-      :value="filter.term ?? ''"
-      @change="set({ term: chosen($event) })"
-    >
-      <option value="">{{ t('desk.anyTerm') }}</option>
-      <option v-for="term in terms" :key="term.code" :value="term.code">{{ term.name }}</option>
-    </select>
-    <select
-      class="input"
-      :aria-label="t('desk.state')"
-      :value="filter.state ?? ''"
-      @change="set({ state: chosen($event) as DeskFilter['state'] })"
-    >
-      <option value="">{{ t('desk.anyState') }}</option>
-      <option v-for="state in states" :key="state" :value="state">{{ t(`common.states.${state}`) }}</option>
-    </select>
-    <select
+    <SelectField
+      bare
+      :label="t('desk.term')"
+      :value="filter.term"
+      :options="[
+        { value: null, title: t('desk.anyTerm') },
+        ...terms.map(({ code, name }) => ({ value: code, title: name })),
+      ]"
+      @choose="set({ term: $event })"
+    />
+    <SelectField
+      bare
+      :label="t('desk.state')"
+      :value="filter.state"
+      :options="[
+        { value: null, title: t('desk.anyState') },
+        ...states.map((state) => ({ value: state, title: t(`common.states.${state}`) })),
+      ]"
+      @choose="set({ state: $event })"
+    />
+    <SelectField
       v-if="tags.length > 0"
-      class="input"
-      :aria-label="t('desk.tag')"
-      :value="filter.tag ?? ''"
-      @change="set({ tag: chosen($event) })"
-    >
-      <option value="">{{ t('desk.anyTag') }}</option>
-      <option v-for="tag in tags" :key="tag" :value="tag">{{ tag }}</option>
-    </select>
+      bare
+      :label="t('desk.tag')"
+      :value="filter.tag"
+      :options="[
+        { value: null, title: t('desk.anyTag') },
+        ...tags.map((tag) => ({ value: tag, title: tag })),
+      ]"
+      @choose="set({ tag: $event })"
+    />
   </search>
 </template>
 
@@ -74,7 +76,7 @@ const chosen = (event: Event): string | null => (event.target as HTMLSelectEleme
     flex: 1 0 100%;
   }
 
-  select {
+  .select {
     flex: 1;
     min-width: 0;
   }

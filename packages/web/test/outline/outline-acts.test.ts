@@ -287,9 +287,11 @@ describe('many at once', () => {
   test('hidden at once: only those that are shown are set, and it is taken back at once', async () => {
     const plan = await opened();
     plan.set('a2', 'shown', false, true);
-    const { selection, showAll } = await acts();
+    const { selection, showAll, chosenIds } = await acts();
     selection.all(['a1', 'a2', 'a3']);
     showAll(false);
+    // They are those that the next act is for.
+    expect(chosenIds.value).toEqual(['a1', 'a2', 'a3']);
     const shownOf = (): (boolean | undefined)[] =>
       ['a1', 'a2', 'a3'].map((id) => findNode(now(), id)?.node.shown);
     expect(shownOf()).toEqual([false, false, false]);
@@ -312,14 +314,18 @@ describe('many at once', () => {
     expect([shape(), chosenIds.value]).toEqual(['A[a2] B[b1]', []]);
     expect(plan.told).toMatchObject([{ kind: 'removed', title: '2 lines' }]);
     plan.undo();
-    expect(shape()).toBe('A[a1 a2 a3] B[b1]');
+    expect([shape(), chosenIds.value]).toEqual(['A[a1 a2 a3] B[b1]', []]);
+    // Selecting begins anew: it does not run on from what was removed.
+    selection.extendTo('b1', ORDER);
+    expect(chosenIds.value).toEqual(['b1']);
   });
 
   test('copied at once, each after what it was made from', async () => {
     await opened();
-    const { selection, duplicateAll } = await acts();
+    const { selection, duplicateAll, chosenIds } = await acts();
     selection.all(['a1', 'b1']);
     await duplicateAll();
+    expect(chosenIds.value).toEqual(['a1', 'b1']);
     expect(livingSections(now()).map((section) => livingItems(section).map(({ title }) => title))).toEqual([
       ['a1', 'a1', 'a2', 'a3'],
       ['b1', 'b1'],

@@ -3,6 +3,7 @@
  * Whoever writes an edit by hand has to know both.
  */
 import type { Dates } from '../schema/dates-schema.ts';
+import type { PlannedMoment } from '../schema/moment-schema.ts';
 import type { Course, CourseNode } from '../schema/schema.ts';
 import type { FieldValue, SetEdit } from './edits.ts';
 import { readField } from './fields.ts';
@@ -67,4 +68,13 @@ export function setDatesEntry<Table extends 'pauses' | 'patterns' | 'changes'>(
   entry: Dates[Table][string] | null,
 ): SetEdit {
   return setting(course, `dates.${table}.${id}`, entry);
+}
+
+/** The moment of whoever has such a one; nothing for all others. */
+export function setMoment(
+  node: CourseNode | undefined,
+  field: 'opens' | 'due' | 'held',
+  moment: PlannedMoment | null,
+): readonly SetEdit[] {
+  return node !== undefined && field in node ? [setting(node, field, moment)] : [];
 }

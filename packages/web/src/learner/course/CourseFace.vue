@@ -115,6 +115,9 @@ const shared = computed(() => ({
   hrefFor: props.hrefFor,
   sectionHrefFor: props.sectionHrefFor,
   level: props.level === 1 ? (2 as const) : (3 as const),
+  onOpen: (item: Pick<ItemView, 'id'>) => emit('open', item),
+  onSection: (section: SectionView) => emit('section', section),
+  onAnnouncements: () => emit('announcements'),
 }));
 </script>
 
@@ -164,15 +167,7 @@ const shared = computed(() => ({
           :file-href="isLink ? path`/api/learn/${course.id}/items/${course.around.id}/file` : null"
           :level="2"
         />
-        <HomePanel
-          v-for="panel in inColumn('main')"
-          :key="panel.id"
-          :panel="panel"
-          v-bind="shared"
-          @open="emit('open', $event)"
-          @section="emit('section', $event)"
-          @announcements="emit('announcements')"
-        >
+        <HomePanel v-for="panel in inColumn('main')" :key="panel.id" :panel="panel" v-bind="shared">
           <template v-if="$slots['panel']" #picture="{ picture }"
             ><slot name="panel" :picture="picture"
           /></template>
@@ -187,15 +182,7 @@ const shared = computed(() => ({
         <component :is="part" v-if="isNamed" class="about" :role="partRole" :aria-label="t('learner.about')">
           <CourseFacts :course="course" :today="today" :description-html="descriptionHtml" :staff="staff" />
         </component>
-        <HomePanel
-          v-for="panel in inColumn('side')"
-          :key="panel.id"
-          :panel="panel"
-          v-bind="shared"
-          @open="emit('open', $event)"
-          @section="emit('section', $event)"
-          @announcements="emit('announcements')"
-        >
+        <HomePanel v-for="panel in inColumn('side')" :key="panel.id" :panel="panel" v-bind="shared">
           <template v-if="$slots['panel']" #picture="{ picture }"
             ><slot name="panel" :picture="picture"
           /></template>

@@ -5,7 +5,7 @@ import type { Area, CourseView, ItemView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CourseFacts from '../course/CourseFacts.vue';
-import ItemLine from './ItemLine.vue';
+import ItemLines from './ItemLines.vue';
 import PublicFacts from '../course/PublicFacts.vue';
 import SectionList from './SectionList.vue';
 import { sectionTitle } from '../words/titles.ts';
@@ -59,16 +59,12 @@ const parts = computed(() => {
   </div>
   <section v-for="part in parts" :key="part.id" class="part">
     <component :is="`h${level + 1}`" v-if="part.title">{{ part.title }}</component>
-    <ul>
-      <ItemLine
-        v-for="item in part.items"
-        :key="item.id"
-        :item="item"
-        :today="today"
-        v-bind="hrefFor === undefined ? {} : { hrefFor }"
-        @open="emit('open', $event)"
-      />
-    </ul>
+    <ItemLines
+      :items="part.items"
+      :today="today"
+      v-bind="hrefFor === undefined ? {} : { hrefFor }"
+      @open="emit('open', $event)"
+    />
   </section>
 </template>
 
@@ -90,11 +86,5 @@ const parts = computed(() => {
   padding-top: 8px;
   border-top: 3px solid var(--route);
   font-size: 16px;
-}
-
-ul {
-  margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
 }
 </style>

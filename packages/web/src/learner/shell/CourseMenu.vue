@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** The menu of a course: along the top or at the side; on a phone a bar of the first four, and the rest one press away. */
-import { IconArrowUpRight, IconChevronUp, IconEyeOff, IconX } from '@tabler/icons-vue';
+import { IconChevronUp, IconX } from '@tabler/icons-vue';
 import type { MenuItemView, MenuView } from '@itinerary/core';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ownWords } from '../../words/own-words.ts';
 import AreaSign from './AreaSign.vue';
+import MenuGroups from './MenuGroups.vue';
+import type { Drawn } from './MenuGroups.vue';
 import { useMenuWords, wayTo } from '../../words/menu-words.ts';
 
 const props = defineProps<{
@@ -44,7 +46,7 @@ const isCurrent = (item: MenuItemView): boolean => {
 const hasNews = (item: MenuItemView): boolean => item.area === 'announcements' && props.unread > 0;
 
 /** What an entry is drawn as, and with what. */
-function drawn(item: MenuItemView): { is: string; attributes: Record<string, unknown> } {
+function drawn(item: MenuItemView): Drawn {
   const current = isCurrent(item) ? 'page' : undefined;
   if (props.told) {
     const press = (): void => {
@@ -68,7 +70,6 @@ function inTab(item: MenuItemView): string {
   return item.area === 'announcements' && !isOwn ? t('learner.menu.announcementsTab') : words.ofItem(item);
 }
 const isOneWord = (name: string): boolean => !/[\s\u00ad]/.test(name);
-const leadsOut = ({ to }: MenuItemView): boolean => to === 'address' || to === 'institution';
 
 async function toggle(): Promise<void> {
   isOpen.value = !isOpen.value;
@@ -90,37 +91,7 @@ function close(): void {
       :role="told ? 'group' : undefined"
       :aria-label="t('learner.menu.title')"
     >
-      <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
-        <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
-        <ul>
-          <li v-for="item in group.entries" :key="item.id" :class="{ divider: item.to === 'divider' }">
-            <component
-              :is="drawn(item).is"
-              v-if="item.to !== 'divider'"
-              class="entry"
-              v-bind="drawn(item).attributes"
-            >
-              <span>{{ words.ofItem(item) }}</span>
-              <span v-if="hasNews(item)" class="news figures"
-                >{{ unread
-                }}<span class="visually-hidden"> {{ t('learner.menu.unread', unread) }}</span></span
-              >
-              <IconEyeOff
-                v-if="item.staffOnly"
-                :size="15"
-                :aria-label="t('learner.menu.staffOnly')"
-                role="img"
-              />
-              <IconArrowUpRight v-if="leadsOut(item)" :size="15" aria-hidden="true" />
-              <span v-if="leadsOut(item)" class="visually-hidden">{{ t('learner.newTab') }}</span>
-            </component>
-          </li>
-        </ul>
-      </div>
-      <a v-if="menu.site" class="entry site" :href="menu.site.address" rel="noopener">
-        <span>{{ ownWords(menu.site.names, locale) }}</span>
-        <IconArrowUpRight :size="15" aria-hidden="true" />
-      </a>
+      <MenuGroups :menu="menu" :unread="unread" :drawn="drawn" />
     </component>
     <component
       :is="told ? 'div' : 'nav'"
@@ -129,28 +100,7 @@ function close(): void {
       :aria-label="t('learner.menu.title')"
     >
       <div v-if="isOpen" :id="sheetId" ref="sheet" class="sheet">
-        <div v-for="group in menu.groups" :key="group.id ?? ''" class="group">
-          <p v-if="words.ofGroup(group)" class="group-name">{{ words.ofGroup(group) }}</p>
-          <ul>
-            <li v-for="item in group.entries" :key="item.id" :class="{ divider: item.to === 'divider' }">
-              <component
-                :is="drawn(item).is"
-                v-if="item.to !== 'divider'"
-                class="entry"
-                v-bind="drawn(item).attributes"
-              >
-                <AreaSign :item="item" />
-                <span>{{ words.ofItem(item) }}</span>
-                <span v-if="hasNews(item)" class="news figures">{{ unread }}</span>
-                <IconArrowUpRight v-if="leadsOut(item)" :size="15" aria-hidden="true" />
-              </component>
-            </li>
-          </ul>
-        </div>
-        <a v-if="menu.site" class="entry" :href="menu.site.address" rel="noopener">
-          <span>{{ ownWords(menu.site.names, locale) }}</span>
-          <IconArrowUpRight :size="15" aria-hidden="true" />
-        </a>
+        <MenuGroups :menu="menu" :unread="unread" :drawn="drawn" signed />
       </div>
       <div class="bar">
         <component

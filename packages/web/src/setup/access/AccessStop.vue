@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
 import { momentWords } from '../../learner/words/moment-words.ts';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
@@ -134,30 +135,27 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
     <section aria-labelledby="access-moments">
       <h2 id="access-moments">{{ t('setup.access.moments') }}</h2>
       <p class="soft">{{ t('setup.access.momentsText') }}</p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ t('setup.access.when') }}</th>
-            <th scope="col">{{ t('setup.access.gets') }}</th>
-            <th scope="col">{{ t('setup.access.items') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="moment in moments" :key="moment.what">
-            <th scope="row">
-              {{ t(`setup.access.whats.${moment.what}`) }}
-              <span class="figures soft">{{ when(Date.parse(moment.at)) }}</span>
-            </th>
-            <td>
-              <span :class="['mark', moment.state]" aria-hidden="true" />
-              {{ t(`setup.access.states.${moment.state}`) }}
-            </td>
-            <td class="figures">
-              {{ t('setup.access.ofItems', { count: moment.readable, all: moment.all }) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <PlainTable
+        :columns="[
+          { title: t('setup.access.when') },
+          { title: t('setup.access.gets') },
+          { title: t('setup.access.items') },
+        ]"
+      >
+        <tr v-for="moment in moments" :key="moment.what">
+          <th scope="row">
+            {{ t(`setup.access.whats.${moment.what}`) }}
+            <span class="figures soft">{{ when(Date.parse(moment.at)) }}</span>
+          </th>
+          <td>
+            <span :class="['mark', moment.state]" aria-hidden="true" />
+            {{ t(`setup.access.states.${moment.state}`) }}
+          </td>
+          <td class="figures">
+            {{ t('setup.access.ofItems', { count: moment.readable, all: moment.all }) }}
+          </td>
+        </tr>
+      </PlainTable>
     </section>
     <RulePart :readonly="plan.isReadonly" />
     <GroupPart :readonly="plan.isReadonly" />
@@ -189,29 +187,6 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
 
 h2 {
   font-size: 17px;
-}
-
-table {
-  width: 100%;
-  margin-top: 8px;
-  border-collapse: collapse;
-  background: var(--card);
-}
-
-th,
-td {
-  padding: 6px 12px;
-  border-bottom: 1px solid var(--rule);
-  text-align: start;
-}
-
-thead th {
-  border-bottom: 2px solid var(--route);
-  font-size: 12.5px;
-}
-
-tbody th {
-  font-weight: 500;
 }
 
 tbody th .figures {

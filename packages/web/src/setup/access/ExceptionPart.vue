@@ -10,10 +10,13 @@ import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { momentWords } from '../../learner/words/moment-words.ts';
 import { newId } from '../../stores/new-id.ts';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import { NOTHING_CHOSEN } from '../../ui/fields/select-option.ts';
+import SelectField from '../../ui/fields/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useWhyWords } from './why-words.ts';
 
@@ -109,12 +112,26 @@ const node = ref('');
 const field = ref<Field>('due');
 const moment = ref<PlannedMoment | null>(null);
 
-const nodes = computed(() =>
-  livingSections(course.value)
+const nodes = computed(() => [
+  NOTHING_CHOSEN,
+  ...livingSections(course.value)
     .flatMap((section) => [section, ...allLivingItems(section)])
     .filter((one) => field.value !== 'due' || 'due' in one)
-    .map(({ id }) => ({ id, title: words.named(id) })),
-);
+    .map(({ id }) => ({ value: id, title: words.named(id) })),
+]);
+const everybody = computed(() => [
+  NOTHING_CHOSEN,
+  ...Object.entries(course.value.groups).map(([id, { name }]) => ({
+    value: `group ${id}`,
+    title: name,
+    group: t('setup.access.parts.groups'),
+  })),
+  ...members.value.map(({ person, name }) => ({
+    value: `person ${person}`,
+    title: name,
+    group: t('setup.seeing.onTheCourse'),
+  })),
+]);
 function begin(): void {
   who.value = '';
   node.value = '';
@@ -167,87 +184,68 @@ async function save(): Promise<void> {
     persons.value = answer.exceptions;
   }));
 }
-const value = (event: Event): string => (event.target as HTMLSelectElement).value;
 </script>
 
 <template>
   <section id="field-exceptions" class="part" aria-labelledby="access-exceptions" tabindex="-1">
     <h2 id="access-exceptions">{{ t('setup.access.parts.exceptions') }}</h2>
     <p class="soft">{{ t('setup.access.exceptions.text') }}</p>
-    <table v-if="lines.length > 0">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('setup.access.exceptions.who') }}</th>
-          <th scope="col">{{ t('setup.access.exceptions.what') }}</th>
-          <th scope="col">{{ t('setup.access.exceptions.when') }}</th>
-          <td />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="line in lines" :key="line.id">
-          <th scope="row">{{ line.who }}</th>
-          <td>{{ words.named(line.node) }}</td>
-          <td>
-            <span v-for="one in line.moments" :key="one.field" class="when">
-              {{ t(`setup.access.exceptions.fields.${one.field}`) }}
-              <span class="figures">{{ one.words }}</span>
-            </span>
-          </td>
-          <td>
-            <IconButton
-              v-if="!readonly"
-              :icon="IconX"
-              :label="t('setup.access.exceptions.remove', { name: line.who, title: words.named(line.node) })"
-              @click="remove(line)"
-            />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <PlainTable
+      v-if="lines.length > 0"
+      :columns="[
+        { title: t('setup.access.exceptions.who') },
+        { title: t('setup.access.exceptions.what') },
+        { title: t('setup.access.exceptions.when') },
+        null,
+      ]"
+    >
+      <tr v-for="line in lines" :key="line.id">
+        <th scope="row">{{ line.who }}</th>
+        <td>{{ words.named(line.node) }}</td>
+        <td>
+          <span v-for="one in line.moments" :key="one.field" class="when">
+            {{ t(`setup.access.exceptions.fields.${one.field}`) }}
+            <span class="figures">{{ one.words }}</span>
+          </span>
+        </td>
+        <td>
+          <IconButton
+            v-if="!readonly"
+            :icon="IconX"
+            :label="t('setup.access.exceptions.remove', { name: line.who, title: words.named(line.node) })"
+            @click="remove(line)"
+          />
+        </td>
+      </tr>
+    </PlainTable>
     <button v-if="!readonly" class="button small" type="button" @click="begin">
       <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.exceptions.add') }}
     </button>
     <p v-if="failure && !isAdding" class="failure" role="alert">{{ failure }}</p>
     <DialogBox v-model="isAdding" :title="t('setup.access.exceptions.add')" :width="620">
       <div class="fields">
-        <label>
-          <span class="soft">{{ t('setup.access.exceptions.who') }}</span>
-          <select v-model="who" class="input">
-            <option value="" disabled>–</option>
-            <optgroup :label="t('setup.access.parts.groups')">
-              <option v-for="(group, id) in course.groups" :key="id" :value="`group ${id}`">
-                {{ group.name }}
-              </option>
-            </optgroup>
-            <optgroup :label="t('setup.seeing.onTheCourse')">
-              <option v-for="one in members" :key="one.person" :value="`person ${one.person}`">
-                {{ one.name }}
-              </option>
-            </optgroup>
-          </select>
-        </label>
-        <label>
-          <span class="soft">{{ t('setup.access.exceptions.field') }}</span>
-          <select
-            class="input"
-            :value="field"
-            @change="
-              field = value($event) as Field;
-              chosenNode('');
-            "
-          >
-            <option v-for="one in FIELDS" :key="one" :value="one">
-              {{ t(`setup.access.exceptions.fields.${one}`) }}
-            </option>
-          </select>
-        </label>
-        <label class="wide">
-          <span class="soft">{{ t('setup.access.exceptions.what') }}</span>
-          <select class="input" :value="node" @change="chosenNode(value($event))">
-            <option value="" disabled>–</option>
-            <option v-for="one in nodes" :key="one.id" :value="one.id">{{ one.title }}</option>
-          </select>
-        </label>
+        <SelectField
+          :label="t('setup.access.exceptions.who')"
+          :value="who"
+          :options="everybody"
+          @choose="who = $event"
+        />
+        <SelectField
+          :label="t('setup.access.exceptions.field')"
+          :value="field"
+          :options="FIELDS.map((value) => ({ value, title: t(`setup.access.exceptions.fields.${value}`) }))"
+          @choose="
+            field = $event;
+            chosenNode('');
+          "
+        />
+        <SelectField
+          class="wide"
+          :label="t('setup.access.exceptions.what')"
+          :value="node"
+          :options="nodes"
+          @choose="chosenNode"
+        />
       </div>
       <MomentForm v-if="node" :id="node" v-model="moment" :field="field" />
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
@@ -277,29 +275,6 @@ h2 {
   font-size: 17px;
 }
 
-table {
-  width: 100%;
-  border-collapse: collapse;
-  background: var(--card);
-}
-
-th,
-td {
-  padding: 6px 10px;
-  border-bottom: 1px solid var(--rule);
-  text-align: start;
-}
-
-thead th,
-thead td {
-  border-bottom: 2px solid var(--route);
-  font-size: 12.5px;
-}
-
-tbody th {
-  font-weight: 500;
-}
-
 .when {
   display: block;
 }
@@ -313,16 +288,6 @@ tbody th {
 
 .wide {
   grid-column: 1 / -1;
-}
-
-label {
-  display: grid;
-  gap: 2px;
-  font-size: 13px;
-}
-
-select {
-  width: 100%;
 }
 
 .failure {

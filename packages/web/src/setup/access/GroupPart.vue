@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** Groups and classes, how work is done in them, and whose names learners see. */
 import { IconPlus, IconX } from '@tabler/icons-vue';
-import { allLivingItems, isContent, livingSections } from '@itinerary/core';
-import type { ChangedBy, Edit, FieldValue, Group, GroupWork, Names } from '@itinerary/core';
+import { allLivingItems, isContent, livingSections, setField, setTableEntry } from '@itinerary/core';
+import type { ChangedBy, Group, GroupWork, Names } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
 import DraftField from '../fields/DraftField.vue';
@@ -24,8 +25,7 @@ const groups = computed(() => plan.groups);
 const kind = ref<Group['kind']>('group');
 
 function setGroup(id: string, next: Group | null): void {
-  const was = (course.value.groups[id] ?? null) as FieldValue;
-  plan.set(course.value.id, `groups.${id}`, next as FieldValue, was);
+  plan.change([setTableEntry(course.value, 'groups', id, next)]);
 }
 function add(): void {
   const at = Math.max(0, ...groups.value.map(([, group]) => group.at)) + 1;
@@ -51,24 +51,17 @@ const differing = computed(() =>
     .flatMap((section) => allLivingItems(section))
     .flatMap((item) =>
       isContent(item) && item.groupWork !== null && item.groupWork !== course.value.groupWork
-        ? [{ id: item.id, mode: item.groupWork }]
+        ? [{ item, id: item.id, mode: item.groupWork }]
         : [],
     ),
 );
 function bringIntoLine(): void {
-  const edits = differing.value.map(({ id, mode }): Edit => ({
-    kind: 'set',
-    target: id,
-    field: 'groupWork',
-    value: null,
-    was: mode,
-  }));
-  plan.change(edits);
+  plan.change(differing.value.map(({ item }) => setField(item, 'groupWork', null)));
 }
 
 const NAMES: readonly Names[] = ['everybody', 'class', 'staff'];
 const CHANGED_BY: readonly ChangedBy[] = ['staff', 'learners'];
-const value = (event: Event): string => (event.target as HTMLSelectElement).value;
+const KINDS: readonly Group['kind'][] = ['group', 'class'];
 </script>
 
 <template>
@@ -96,10 +89,13 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
         </li>
       </ul>
       <p v-if="!readonly" class="acts">
-        <select v-model="kind" class="input" :aria-label="t('setup.access.groups.kind')">
-          <option value="group">{{ t('setup.access.groups.kinds.group') }}</option>
-          <option value="class">{{ t('setup.access.groups.kinds.class') }}</option>
-        </select>
+        <SelectField
+          bare
+          :label="t('setup.access.groups.kind')"
+          :value="kind"
+          :options="KINDS.map((value) => ({ value, title: t(`setup.access.groups.kinds.${value}`) }))"
+          @choose="kind = $event"
+        />
         <button class="button small" type="button" @click="add">
           <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.groups.add') }}
         </button>
@@ -130,30 +126,20 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
       </div>
     </div>
     <div class="pair">
-      <label>
-        <span class="soft">{{ t('setup.access.names.title') }}</span>
-        <select
-          class="input"
-          :value="course.names"
-          :disabled="readonly"
-          @change="plan.set(course.id, 'names', value($event), course.names)"
-        >
-          <option v-for="one in NAMES" :key="one" :value="one">{{ t(`setup.access.names.${one}`) }}</option>
-        </select>
-      </label>
-      <label>
-        <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
-        <select
-          class="input"
-          :value="course.changedBy"
-          :disabled="readonly"
-          @change="plan.set(course.id, 'changedBy', value($event), course.changedBy)"
-        >
-          <option v-for="one in CHANGED_BY" :key="one" :value="one">
-            {{ t(`setup.access.changedBy.${one}`) }}
-          </option>
-        </select>
-      </label>
+      <SelectField
+        :label="t('setup.access.names.title')"
+        :value="course.names"
+        :options="NAMES.map((value) => ({ value, title: t(`setup.access.names.${value}`) }))"
+        :disabled="readonly"
+        @choose="plan.set(course.id, 'names', $event, course.names)"
+      />
+      <SelectField
+        :label="t('setup.access.changedBy.title')"
+        :value="course.changedBy"
+        :options="CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) }))"
+        :disabled="readonly"
+        @choose="plan.set(course.id, 'changedBy', $event, course.changedBy)"
+      />
     </div>
   </section>
 </template>
@@ -208,11 +194,5 @@ ul {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 12px;
-}
-
-.pair label {
-  display: grid;
-  gap: 2px;
-  font-size: 13px;
 }
 </style>

@@ -3,6 +3,7 @@
 import { allLivingItems, analyseRules, isContent, livingSections, startOfDay } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import CheckField from '../fields/CheckField.vue';
@@ -79,14 +80,12 @@ const later = computed(() => {
     </p>
     <details v-if="later.lines.length > 0">
       <summary>{{ t('setup.access.later', later.lines.length) }}</summary>
-      <table>
-        <tbody>
-          <tr v-for="line in later.lines" :key="line.id">
-            <th scope="row">{{ line.title }}</th>
-            <td class="figures">{{ line.when }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <PlainTable>
+        <tr v-for="line in later.lines" :key="line.id">
+          <th scope="row">{{ line.title }}</th>
+          <td class="figures">{{ line.when }}</td>
+        </tr>
+      </PlainTable>
     </details>
   </section>
 </template>
@@ -114,26 +113,11 @@ h2 {
   list-style: none;
 }
 
-details,
-table {
+details {
   width: 100%;
 }
 
 summary {
   cursor: pointer;
-}
-
-table {
-  margin-top: 6px;
-  border-collapse: collapse;
-  background: var(--card);
-}
-
-th,
-td {
-  padding: 4px 12px;
-  border-bottom: 1px solid var(--rule);
-  font-weight: 500;
-  text-align: start;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { IconPlus } from '@tabler/icons-vue';
-import { clockChanges, newSection, WEEKDAYS } from '@itinerary/core';
-import type { Edit, FieldValue, Finding } from '@itinerary/core';
+import { clockChanges, newSection, setDates, setDatesEntry, WEEKDAYS } from '@itinerary/core';
+import type { Dates, Edit, Finding } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
@@ -45,16 +45,8 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
 const isAround = computed(() => dates.value.format === 'item');
 const hasTogether = computed(() => dates.value.pace === 'together' || dates.value.format === 'meetings');
 
-const edit = (
-  field: 'firstDay' | 'zone' | 'weekStart' | 'teachingDays' | 'pausesForJoiners',
-  value: FieldValue,
-): Edit => ({
-  kind: 'set',
-  target: course.value.id,
-  field: `dates.${field}`,
-  value,
-  was: dates.value[field] as FieldValue,
-});
+const edit = <Field extends keyof Dates & string>(field: Field, value: Dates[Field]): Edit =>
+  setDates(course.value, field, value);
 
 const firstDayField = ref<{ reset: () => void } | null>(null);
 function setFirstDay(value: string | null): void {
@@ -89,17 +81,14 @@ function fillSpare(): void {
 function addMeeting(): void {
   const { lastDay, slots } = planned.value;
   const like = slots.at(-1)?.meeting;
-  const value = {
+  const added: Dates['changes'][string] = {
     kind: 'added',
     day: lastDay ?? dates.value.firstDay ?? session.today,
     time: like?.time ?? '10:00',
     minutes: like?.minutes ?? 60,
     place: like?.place ?? null,
   };
-  const id = newId();
-  proposals.propose([
-    { kind: 'set', target: course.value.id, field: `dates.changes.${id}`, value, was: null },
-  ]);
+  proposals.propose([setDatesEntry(course.value, 'changes', newId(), added)]);
 }
 </script>
 

@@ -5,6 +5,7 @@ import type { Edit, HeldMeeting, Section, SectionPlan } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../../words/dates.ts';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MeetingCell from './MeetingCell.vue';
@@ -19,6 +20,14 @@ const session = useSession();
 
 const planned = computed(() => plan.planned!);
 const format = computed(() => planned.value.course.dates.format);
+const columns = computed(() => [
+  { title: t('setup.outline.columns.number') },
+  { title: t('setup.outline.columns.title') },
+  { title: t('setup.outline.columns.days') },
+  ...(format.value === 'units' || format.value === 'meetings'
+    ? [{ title: t(`setup.dates.columns.${format.value}`) }]
+    : []),
+]);
 const clocks = computed(() => {
   const { firstDay, lastDay, course } = planned.value;
   return firstDay === null || lastDay === null || lastDay < firstDay
@@ -119,72 +128,41 @@ const rows = computed<readonly Row[]>(() => {
 </script>
 
 <template>
-  <table class="plan">
-    <thead>
-      <tr>
-        <th>{{ t('setup.outline.columns.number') }}</th>
-        <th>{{ t('setup.outline.columns.title') }}</th>
-        <th>{{ t('setup.outline.columns.days') }}</th>
-        <th v-if="format === 'units' || format === 'meetings'">{{ t(`setup.dates.columns.${format}`) }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.key" :class="[row.kind, { hidden: !row.shown }]">
-        <td class="figures">{{ row.number }}</td>
-        <td :class="{ follows: row.follows }">
-          {{ row.title }}
-          <span v-for="mark in row.marks" :key="mark" class="mark">{{ mark }}</span>
-        </td>
-        <td class="figures when">
-          {{ row.days ?? '–' }}
-          <span v-if="row.clock" class="clock">
-            {{
-              t('setup.dates.clockChange', { day: formatDay(row.clock, locale, { today: session.today }) })
-            }}
-          </span>
-        </td>
-        <td v-if="format === 'units'">
-          <UnitCell
-            v-if="row.section && !row.section.outside"
-            :section="row.section"
-            :title="row.title"
-            :readonly="readonly"
-            @propose="emit('propose', $event)"
-          />
-        </td>
-        <td v-else-if="format === 'meetings'">
-          <MeetingCell
-            v-if="row.meeting"
-            :meeting="row.meeting"
-            :readonly="readonly"
-            @propose="emit('propose', $event)"
-          />
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <PlainTable :columns="columns">
+    <tr v-for="row in rows" :key="row.key" :class="[row.kind, { hidden: !row.shown }]">
+      <td class="figures">{{ row.number }}</td>
+      <td :class="{ follows: row.follows }">
+        {{ row.title }}
+        <span v-for="mark in row.marks" :key="mark" class="mark">{{ mark }}</span>
+      </td>
+      <td class="figures when">
+        {{ row.days ?? '–' }}
+        <span v-if="row.clock" class="clock">
+          {{ t('setup.dates.clockChange', { day: formatDay(row.clock, locale, { today: session.today }) }) }}
+        </span>
+      </td>
+      <td v-if="format === 'units'">
+        <UnitCell
+          v-if="row.section && !row.section.outside"
+          :section="row.section"
+          :title="row.title"
+          :readonly="readonly"
+          @propose="emit('propose', $event)"
+        />
+      </td>
+      <td v-else-if="format === 'meetings'">
+        <MeetingCell
+          v-if="row.meeting"
+          :meeting="row.meeting"
+          :readonly="readonly"
+          @propose="emit('propose', $event)"
+        />
+      </td>
+    </tr>
+  </PlainTable>
 </template>
 
 <style scoped>
-.plan {
-  width: 100%;
-  border-collapse: collapse;
-  background: var(--card);
-}
-
-th {
-  padding: 6px 12px;
-  border-bottom: 2px solid var(--route);
-  font-size: 12.5px;
-  font-weight: 500;
-  text-align: start;
-}
-
-td {
-  padding: 4px 12px;
-  border-bottom: 1px solid var(--rule);
-}
-
 .when {
   white-space: nowrap;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How the course runs, chosen by its effect. A change is looked at before it is done. */
-import { convertFormat } from '@itinerary/core';
+import { convertFormat, setDates } from '@itinerary/core';
 import type { Edit, Format, Pace } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -37,8 +37,7 @@ function chooseFormat(format: Format): void {
 }
 
 function choosePace(pace: Pace): void {
-  const { id } = plan.course!;
-  emit('propose', [{ kind: 'set', target: id, field: 'dates.pace', value: pace, was: dates.value.pace }]);
+  emit('propose', [setDates(plan.course!, 'pace', pace)]);
 }
 </script>
 

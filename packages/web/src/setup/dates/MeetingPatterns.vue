@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The weekly pattern of a meeting-by-meeting course: on which days, when, how long, where. */
 import { IconPlus, IconTrash } from '@tabler/icons-vue';
-import { MAX_PATTERNS, patternSchema } from '@itinerary/core';
-import type { Edit, FieldValue, Pattern } from '@itinerary/core';
+import { MAX_PATTERNS, patternSchema, setDatesEntry } from '@itinerary/core';
+import type { Edit, Pattern } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../words/dates.ts';
@@ -26,16 +26,8 @@ const weekdays = computed(() =>
 );
 
 function set(id: string, value: Pattern | null): void {
-  const was = (dates.value.patterns[id] ?? null) as FieldValue;
   if (value !== null && !patternSchema.safeParse(value).success) return;
-  const edit: Edit = {
-    kind: 'set',
-    target: plan.course!.id,
-    field: `dates.patterns.${id}`,
-    value: value as FieldValue,
-    was,
-  };
-  emit('propose', [edit]);
+  emit('propose', [setDatesEntry(plan.course!, 'patterns', id, value)]);
 }
 
 function toggle(id: string, pattern: Pattern, weekday: number): void {

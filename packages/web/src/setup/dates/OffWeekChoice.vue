@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A first day in mid-week: what each way of taking it makes of the first two weeks. */
-import { nearestWeekday, planSections, weekdayOf } from '@itinerary/core';
+import { nearestWeekday, planSections, setDates, weekdayOf } from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -43,15 +43,9 @@ const tiles = computed(() =>
 
 /** Moving is done to the day itself, so that the field shows what counts. */
 function choose(way: Way): void {
-  const { id } = course.value;
-  const set = (field: 'firstDay' | 'offWeek', value: string): Edit => ({
-    kind: 'set',
-    target: id,
-    field: `dates.${field}`,
-    value,
-    was: dates.value[field],
-  });
-  emit('propose', way === 'move' ? [set('firstDay', moved.value)] : [set('offWeek', way)]);
+  const made =
+    way === 'move' ? setDates(course.value, 'firstDay', moved.value) : setDates(course.value, 'offWeek', way);
+  emit('propose', [made]);
 }
 </script>
 

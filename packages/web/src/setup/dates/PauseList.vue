@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Pauses: named days without teaching, and what becomes of their weeks. */
 import { IconPlus, IconTrash } from '@tabler/icons-vue';
-import { addDays, datedPauses, MAX_PAUSES, pauseSchema, planSections } from '@itinerary/core';
-import type { Edit, FieldValue, Pause, PausePolicy } from '@itinerary/core';
+import { addDays, datedPauses, MAX_PAUSES, pauseSchema, planSections, setDatesEntry } from '@itinerary/core';
+import type { Edit, Pause, PausePolicy } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays } from '../../words/dates.ts';
@@ -37,13 +37,7 @@ const offers = computed(() => {
   );
 });
 
-const set = (id: string, value: Pause | null): Edit => ({
-  kind: 'set',
-  target: course.value.id,
-  field: `dates.pauses.${id}`,
-  value: value as FieldValue,
-  was: (dates.value.pauses[id] ?? null) as FieldValue,
-});
+const set = (id: string, pause: Pause | null): Edit => setDatesEntry(course.value, 'pauses', id, pause);
 
 /** A week in the middle: the first that no pause takes yet, on its teaching days. */
 const fresh = computed<Pause>(() => {

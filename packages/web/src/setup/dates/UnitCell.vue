@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** How long a unit is, and the date that it is pinned to. */
 import { IconPin, IconPinnedFilled } from '@tabler/icons-vue';
-import { unitSpanSchema } from '@itinerary/core';
-import type { Edit, FieldValue, Section } from '@itinerary/core';
+import { setField, unitSpanSchema } from '@itinerary/core';
+import type { Edit, Section } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import DayField from '../../ui/fields/DayField.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import { usePlan } from '../../stores/plan.ts';
 
 const props = defineProps<{ section: Section; title: string; readonly: boolean }>();
@@ -13,6 +14,7 @@ const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
 const { t } = useI18n();
 const plan = usePlan();
 
+const UNITS = ['weeks', 'days'] as const;
 const count = ref(String(props.section.span.count));
 watch(
   () => props.section.span.count,
@@ -22,9 +24,8 @@ const isRight = computed(
   () => unitSpanSchema.safeParse({ ...props.section.span, count: Number(count.value || 'x') }).success,
 );
 
-function set(field: 'span' | 'pin', value: FieldValue): void {
-  const was = props.section[field] as FieldValue;
-  emit('propose', [{ kind: 'set', target: props.section.id, field, value, was }]);
+function set<Field extends 'span' | 'pin'>(field: Field, value: Section[Field]): void {
+  emit('propose', [setField(props.section, field, value)]);
 }
 
 function setCount(): void {
@@ -54,16 +55,15 @@ function pin(): void {
       :readonly="readonly"
       @change="setCount"
     />
-    <select
-      class="input small"
+    <SelectField
+      bare
+      small
+      :label="t('setup.dates.spanUnit', { title })"
       :value="section.span.unit"
-      :aria-label="t('setup.dates.spanUnit', { title })"
+      :options="UNITS.map((value) => ({ value, title: t(`setup.dates.units.${value}`, section.span.count) }))"
       :disabled="readonly"
-      @change="set('span', { ...section.span, unit: ($event.target as HTMLSelectElement).value })"
-    >
-      <option value="weeks">{{ t('setup.dates.units.weeks', section.span.count) }}</option>
-      <option value="days">{{ t('setup.dates.units.days', section.span.count) }}</option>
-    </select>
+      @choose="set('span', { ...section.span, unit: $event })"
+    />
     <button
       type="button"
       class="button bare square"

@@ -7,6 +7,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../../words/dates.ts';
 import { sectionTitle } from '../../learner/words/titles.ts';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
@@ -92,36 +93,34 @@ function accept(): void {
         role="region"
         :aria-label="t('setup.whatIf.table')"
       >
-        <table>
-          <thead>
-            <tr>
-              <th>{{ t('setup.whatIf.columns.what') }}</th>
-              <th>{{ t('setup.whatIf.columns.from') }}</th>
-              <th><span class="visually-hidden">→</span></th>
-              <th>{{ t('setup.whatIf.columns.to') }}</th>
-              <th>{{ t('setup.whatIf.columns.verdict') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="shift in proposal.result.shifts"
-              :key="`${shift.target} ${shift.what}`"
-              :class="[shift.what, shift.verdict]"
-            >
-              <td class="title">
-                <span class="figures number">{{ (planned && numberOf(planned, shift.target)) ?? '·' }}</span>
-                {{ titleOf(shift) }}
-                <span v-if="shift.what !== 'section'" class="soft">{{
-                  t(`setup.whatIf.what.${shift.what}`)
-                }}</span>
-              </td>
-              <td class="figures">{{ when(shift.from) }}</td>
-              <td class="arrow"><IconArrowNarrowRight :size="16" aria-hidden="true" /></td>
-              <td class="figures">{{ when(shift.to) }}</td>
-              <td class="verdict">{{ t(`setup.whatIf.verdicts.${shift.verdict}`) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <PlainTable
+          sticky
+          :columns="[
+            { title: t('setup.whatIf.columns.what') },
+            { title: t('setup.whatIf.columns.from') },
+            { title: '→', isTold: true },
+            { title: t('setup.whatIf.columns.to') },
+            { title: t('setup.whatIf.columns.verdict') },
+          ]"
+        >
+          <tr
+            v-for="shift in proposal.result.shifts"
+            :key="`${shift.target} ${shift.what}`"
+            :class="[shift.what, shift.verdict]"
+          >
+            <td class="title">
+              <span class="figures number">{{ (planned && numberOf(planned, shift.target)) ?? '·' }}</span>
+              {{ titleOf(shift) }}
+              <span v-if="shift.what !== 'section'" class="soft">{{
+                t(`setup.whatIf.what.${shift.what}`)
+              }}</span>
+            </td>
+            <td class="figures">{{ when(shift.from) }}</td>
+            <td class="arrow"><IconArrowNarrowRight :size="16" aria-hidden="true" /></td>
+            <td class="figures">{{ when(shift.to) }}</td>
+            <td class="verdict">{{ t(`setup.whatIf.verdicts.${shift.verdict}`) }}</td>
+          </tr>
+        </PlainTable>
       </div>
       <label v-if="curable.length > 0" class="along">
         <input v-model="along" type="checkbox" />
@@ -153,24 +152,7 @@ function accept(): void {
   border-top: 3px solid var(--route);
 }
 
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th {
-  position: sticky;
-  top: 0;
-  padding: 6px 8px;
-  background: var(--card);
-  font-size: 12.5px;
-  font-weight: 500;
-  text-align: start;
-}
-
 td {
-  padding: 4px 8px;
-  border-bottom: 1px solid var(--rule);
   white-space: nowrap;
 }
 

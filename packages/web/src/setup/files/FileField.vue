@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The file of an item: chosen or dropped, described, taken off. Several at once make several items. */
 import { IconFile, IconUpload, IconX } from '@tabler/icons-vue';
-import { newItem, traitsOf } from '@itinerary/core';
-import type { CourseFileRef, Edit, FieldValue, FiledItem } from '@itinerary/core';
+import { newItem, setField, traitsOf } from '@itinerary/core';
+import type { CourseFileRef, FieldValue, FiledItem } from '@itinerary/core';
 import type { UploadAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -33,20 +33,10 @@ function set(value: CourseFileRef | null, typing = false): void {
 
 /** A title that nobody has typed yet becomes the file's. */
 function arrived(answer: UploadAnswer): void {
-  const { id, title, kind } = props.item;
-  const isFresh = title === t(`setup.outline.fresh.${kind}`);
-  const edits: Edit[] = [
-    {
-      kind: 'set',
-      target: id,
-      field: 'file',
-      value: asRef(answer) as unknown as FieldValue,
-      was: file.value as FieldValue,
-    },
-  ];
-  if (isFresh)
-    edits.push({ kind: 'set', target: id, field: 'title', value: titleOf(answer.name), was: title });
-  plan.change(edits);
+  const { item } = props;
+  const isFresh = item.title === t(`setup.outline.fresh.${item.kind}`);
+  const file = setField(item, 'file', asRef(answer));
+  plan.change(isFresh ? [file, setField(item, 'title', titleOf(answer.name))] : [file]);
 }
 
 /** The first is this item's; each of the others becomes an item after it. */

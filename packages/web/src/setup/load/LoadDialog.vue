@@ -4,6 +4,7 @@ import { sectionLoads, totalMinutes } from '@itinerary/core';
 import { computed, defineAsyncComponent } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatMinutes } from '../../words/dates.ts';
+import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../node-title.ts';
@@ -49,26 +50,23 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
     </ul>
     <details class="table">
       <summary>{{ t('setup.load.asTable') }}</summary>
-      <table>
-        <thead>
-          <tr>
-            <th>{{ t('setup.outline.columns.number') }}</th>
-            <th>{{ t('setup.outline.columns.title') }}</th>
-            <th class="right">{{ t('setup.load.asks') }}</th>
-            <th class="right">{{ t('setup.load.due') }}</th>
-            <th class="right">{{ t('setup.load.unsaid') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="load in loads" :key="load.id" :class="{ over: load.isHeavy }">
-            <td class="figures">{{ load.number }}</td>
-            <td>{{ load.title }}</td>
-            <td class="figures right">{{ formatMinutes(load.minutes, locale) }}</td>
-            <td class="figures right">{{ load.due }}</td>
-            <td class="figures right">{{ load.unsaid }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <PlainTable
+        :columns="[
+          { title: t('setup.outline.columns.number') },
+          { title: t('setup.outline.columns.title') },
+          { title: t('setup.load.asks'), atEnd: true },
+          { title: t('setup.load.due'), atEnd: true },
+          { title: t('setup.load.unsaid'), atEnd: true },
+        ]"
+      >
+        <tr v-for="load in loads" :key="load.id" :class="{ over: load.isHeavy }">
+          <td class="figures">{{ load.number }}</td>
+          <td>{{ load.title }}</td>
+          <td class="figures right">{{ formatMinutes(load.minutes, locale) }}</td>
+          <td class="figures right">{{ load.due }}</td>
+          <td class="figures right">{{ load.unsaid }}</td>
+        </tr>
+      </PlainTable>
     </details>
     <template #foot>
       <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
@@ -105,22 +103,6 @@ h3 {
 summary {
   min-height: 28px;
   cursor: pointer;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 3px 8px;
-  border-bottom: 1px solid var(--rule);
-  text-align: start;
-}
-
-.right {
-  text-align: end;
 }
 
 .over td {

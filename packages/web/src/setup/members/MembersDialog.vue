@@ -2,7 +2,6 @@
 /** Who is on the course; people of the institution are added by name. */
 import { IconUserPlus, IconX } from '@tabler/icons-vue';
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
-import type { Role } from '@itinerary/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask } from '../../api/client.ts';
@@ -11,6 +10,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { roleWord } from '../../words/own-words.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import FindField from '../../ui/fields/FindField.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 
 const props = defineProps<{ courseId: string }>();
@@ -22,13 +22,15 @@ const plan = usePlan();
 const members = shallowRef<MembersAnswer['members']>([]);
 const candidates = shallowRef<PeopleAnswer>({ people: [], more: false });
 const find = ref('');
-const role = ref<Role>('learner');
+const role = ref<(typeof ADDABLE)[number]>('learner');
 const chosen = ref(new Set<string>());
 const failure = ref<string | null>(null);
 const said = ref('');
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const ADDABLE: readonly Role[] = ['learner', 'assistant', 'instructor', 'visitor'];
+const ADDABLE = ['learner', 'assistant', 'instructor', 'visitor'] as const;
+const nameOf = (one: (typeof ADDABLE)[number]): string =>
+  plan.course?.roleNames[one]?.many ?? t(`setup.members.as.${one}`);
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   failure.value = null;
@@ -177,11 +179,13 @@ watch(find, () => {
           <li v-if="candidates.more" class="soft">{{ t('setup.members.more') }}</li>
         </ul>
         <div class="act">
-          <select v-model="role" class="input" :aria-label="t('setup.members.role')">
-            <option v-for="one in ADDABLE" :key="one" :value="one">
-              {{ plan.course?.roleNames[one]?.many ?? t(`setup.members.as.${one}`) }}
-            </option>
-          </select>
+          <SelectField
+            bare
+            :label="t('setup.members.role')"
+            :value="role"
+            :options="ADDABLE.map((value) => ({ value, title: nameOf(value) }))"
+            @choose="role = $event"
+          />
           <button class="button main" type="button" :disabled="chosen.size === 0" @click="add">
             <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.addThem', chosen.size) }}
           </button>

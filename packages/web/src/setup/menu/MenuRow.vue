@@ -1,14 +1,6 @@
 <script setup lang="ts">
 /** One entry of the menu: what it is called, whether learners get it and why not, and what can be done with it. */
-import {
-  IconEye,
-  IconEyeOff,
-  IconGripVertical,
-  IconLock,
-  IconLockOpen,
-  IconPencil,
-  IconTrash,
-} from '@tabler/icons-vue';
+import { IconLock, IconLockOpen, IconPencil } from '@tabler/icons-vue';
 import type { MenuAnswer, Words } from '@itinerary/core';
 import { LANGUAGES, MAX_LABEL } from '@itinerary/core';
 import { computed, nextTick, ref } from 'vue';
@@ -19,8 +11,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import DraftField from '../fields/DraftField.vue';
-import MoveButtons from '../fields/MoveButtons.vue';
-import { useRowDrag } from '../outline/table/row-drag.ts';
+import ArrangedRow from './ArrangedRow.vue';
 import { useEntryWords } from './entry-words.ts';
 
 const props = defineProps<{ answer: MenuAnswer; readonly: boolean; isFirst: boolean; isLast: boolean }>();
@@ -34,8 +25,8 @@ const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
 const words = useEntryWords();
-const row = ref<HTMLElement | null>(null);
-const handle = ref<HTMLElement | null>(null);
+const arranged = ref<{ element: HTMLElement | null } | null>(null);
+const row = computed(() => arranged.value?.element ?? null);
 const isNaming = ref(false);
 
 const entry = computed(() => props.answer.entry);
@@ -62,15 +53,6 @@ const reason = computed(() => {
   });
 });
 
-const { isDragging, edge } = useRowDrag(
-  () => props.answer.id,
-  () => false,
-  row,
-  handle,
-  (dragged, drop) => emit('drop', dragged, drop.edge === 'top' ? 'top' : 'bottom'),
-  'menu',
-);
-
 async function startNaming(): Promise<void> {
   isNaming.value = !isNaming.value;
   await nextTick();
@@ -86,16 +68,8 @@ function rename(language: keyof Words, text: string): void {
   emit('set', { names: text === '' ? others : { ...others, [language]: text } });
 }
 
-/** Keys of the row itself; in its fields and on its buttons they mean what they mean everywhere. */
-function onKey(event: KeyboardEvent): void {
-  if (props.readonly) return;
-  const isMove = event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown');
-  if (isMove) {
-    event.preventDefault();
-    emit('move', event.key === 'ArrowUp' ? -1 : 1);
-    return;
-  }
-  if (event.target !== row.value) return;
+function onKey(event: KeyboardEvent, isRows: boolean): void {
+  if (!isRows) return;
   if (event.key === 'F2' || event.key === 'Enter') {
     event.preventDefault();
     void startNaming();
@@ -110,35 +84,38 @@ function onKey(event: KeyboardEvent): void {
     }
   }
 }
-defineExpose({ focus: () => row.value?.focus() });
 </script>
 
 <template>
-  <li
-    :id="`field-menu-${answer.id}`"
-    ref="row"
-    :class="[
-      'row',
-      { head: isHead, dragging: isDragging, unseen: answer.unseen !== null },
-      edge ? `to-${edge}` : '',
-    ]"
-    tabindex="0"
-    :aria-label="reason === null ? name : `${name}. ${reason}`"
+  <ArrangedRow
+    :id="answer.id"
+    ref="arranged"
+    list="menu"
+    :class="{ head: isHead }"
+    :name="name"
+    :reason="reason"
+    :shown="isHead ? null : entry.shown"
+    can-go
+    :readonly="readonly"
+    :is-first="isFirst"
+    :is-last="isLast"
     :data-entry="answer.id"
-    @keydown="onKey"
+    @move="emit('move', $event)"
+    @drop="(dragged, edge) => emit('drop', dragged, edge)"
+    @show="emit('set', { shown: $event })"
+    @remove="emit('remove')"
+    @key="onKey"
   >
-    <span ref="handle" class="grip" :title="t('setup.menu.drag')"
-      ><IconGripVertical :size="16" aria-hidden="true"
-    /></span>
-    <AreaSign v-if="!isHead" class="sign" :item="sign" :size="18" />
-    <span v-if="isDivider" class="rule" aria-hidden="true" />
-    <span v-else class="name">
-      {{ name }}
-      <span v-if="reason" class="reason">{{ reason }}</span>
-    </span>
-    <span v-if="entry.staffOnly" class="mark">{{ t('setup.menu.staffOnly') }}</span>
-    <span v-if="!readonly" class="acts">
-      <MoveButtons :name="name" :is-first="isFirst" :is-last="isLast" @move="emit('move', $event)" />
+    <template #sign>
+      <AreaSign v-if="!isHead" class="sign" :item="sign" :size="18" />
+    </template>
+    <template v-if="isDivider" #name>
+      <span class="rule" aria-hidden="true" />
+    </template>
+    <template #mark>
+      <span v-if="entry.staffOnly" class="mark">{{ t('setup.menu.staffOnly') }}</span>
+    </template>
+    <template #acts>
       <IconButton
         v-if="!isDivider"
         :icon="IconPencil"
@@ -155,21 +132,7 @@ defineExpose({ focus: () => row.value?.focus() });
         :aria-pressed="entry.staffOnly"
         @click="emit('set', { staffOnly: !entry.staffOnly })"
       />
-      <IconButton
-        v-if="!isHead"
-        :icon="entry.shown ? IconEye : IconEyeOff"
-        :label="t(entry.shown ? 'setup.menu.hide' : 'setup.menu.show', { name })"
-        :size="16"
-        :aria-pressed="entry.shown"
-        @click="emit('set', { shown: !entry.shown })"
-      />
-      <IconButton
-        :icon="IconTrash"
-        :label="t('setup.menu.remove', { name })"
-        :size="16"
-        @click="emit('remove')"
-      />
-    </span>
+    </template>
     <div v-if="isNaming" class="names" @keydown.esc.stop="stopNaming" @keydown.enter.stop="stopNaming">
       <DraftField
         v-for="language in LANGUAGES"
@@ -185,38 +148,14 @@ defineExpose({ focus: () => row.value?.focus() });
       <p class="soft">{{ t('setup.menu.namesHint') }}</p>
       <button class="button small" type="button" @click="stopNaming">{{ t('common.close') }}</button>
     </div>
-  </li>
+  </ArrangedRow>
 </template>
 
-<style scoped src="./row.css"></style>
-
 <style scoped>
-.row {
-  position: relative;
-  display: grid;
-  grid-template-columns: 18px 20px minmax(0, 1fr) auto auto;
-  gap: 8px;
-  align-items: center;
-  min-height: 40px;
-  padding: 2px 8px 2px 4px;
-}
-
-.row:focus-visible {
-  z-index: 1;
-}
-
 .head {
-  grid-template-columns: 18px minmax(0, 1fr) auto auto;
   background: var(--mist);
-}
-
-.head .name {
   font-family: var(--font-heading);
   font-weight: 650;
-}
-
-.grip {
-  min-height: 28px;
 }
 
 .sign {
@@ -225,14 +164,6 @@ defineExpose({ focus: () => row.value?.focus() });
 
 .unseen .sign {
   color: var(--ink-soft);
-}
-
-.name {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 10px;
-  align-items: baseline;
-  overflow-wrap: anywhere;
 }
 
 .rule {
@@ -248,28 +179,13 @@ defineExpose({ focus: () => row.value?.focus() });
   font-size: 12px;
 }
 
-.acts {
-  grid-column: -2;
-}
-
 .names {
   display: grid;
-  grid-column: 1 / -1;
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: 8px;
   align-items: center;
-  padding: 8px 6px 10px 26px;
-}
-
-@media (max-width: 720px) {
-  .row {
-    grid-template-columns: 18px 20px minmax(0, 1fr);
-  }
-
-  .acts,
-  .mark {
-    grid-column: 3;
-    justify-self: start;
-  }
+  padding: 0 6px 10px 26px;
+  font-family: var(--font-text);
+  font-weight: 400;
 }
 </style>

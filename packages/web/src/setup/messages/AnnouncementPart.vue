@@ -12,6 +12,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import AnnouncementForm from './AnnouncementForm.vue';
+import UnfoldingLine from './UnfoldingLine.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -121,58 +122,54 @@ async function add(): Promise<void> {
     </p>
     <p v-if="all.length === 0" class="empty soft">{{ t('setup.messages.none') }}</p>
     <ul v-else class="list">
-      <li
+      <UnfoldingLine
         v-for="one in all"
         :id="`field-announcement-${one.id}`"
         :key="one.id"
         :class="state(one)"
         tabindex="-1"
+        :is-open="open === one.id"
+        @turn="open = open === one.id ? null : one.id"
       >
-        <div class="line">
-          <button
-            class="opener subject"
-            type="button"
-            :aria-expanded="open === one.id"
-            @click="open = open === one.id ? null : one.id"
-          >
-            <IconPin
-              v-if="one.announcement.pinned"
-              :size="15"
-              :aria-label="t('learner.announcements.pinned')"
-              role="img"
-            />
-            {{ one.announcement.subject }}
-          </button>
-          <span class="state">{{ t(`setup.messages.states.${state(one)}`) }}</span>
-          <span class="soft when">
-            {{ onHome(one).words }}
-            <span v-for="(span, at) in onHome(one).spans" :key="at" class="figures span">{{ span }}</span>
-          </span>
-          <button
-            v-if="!readonly"
-            :class="['button', 'small', { main: !one.announcement.ready }]"
-            type="button"
-            @click="change(one.id, { ready: !one.announcement.ready }, false)"
-          >
-            {{ t(one.announcement.ready ? 'setup.messages.back' : 'setup.messages.put') }}
-          </button>
-          <IconButton
-            v-if="!readonly"
-            :icon="IconTrash"
-            :size="16"
-            :label="t('setup.messages.remove', { subject: one.announcement.subject })"
-            @click="set(one.id, null)"
+        <template #title>
+          <IconPin
+            v-if="one.announcement.pinned"
+            class="pin"
+            :size="15"
+            :aria-label="t('learner.announcements.pinned')"
+            role="img"
           />
-        </div>
-        <AnnouncementForm
-          v-if="open === one.id"
-          :id="one.id"
-          class="form"
-          :announcement="one.announcement"
-          :readonly="readonly"
-          @set="(part, typing) => change(one.id, part, typing)"
+          {{ one.announcement.subject }}
+        </template>
+        <span class="state">{{ t(`setup.messages.states.${state(one)}`) }}</span>
+        <span class="soft when">
+          {{ onHome(one).words }}
+          <span v-for="(span, at) in onHome(one).spans" :key="at" class="figures span">{{ span }}</span>
+        </span>
+        <button
+          v-if="!readonly"
+          :class="['button', 'small', { main: !one.announcement.ready }]"
+          type="button"
+          @click="change(one.id, { ready: !one.announcement.ready }, false)"
+        >
+          {{ t(one.announcement.ready ? 'setup.messages.back' : 'setup.messages.put') }}
+        </button>
+        <IconButton
+          v-if="!readonly"
+          :icon="IconTrash"
+          :size="16"
+          :label="t('setup.messages.remove', { subject: one.announcement.subject })"
+          @click="set(one.id, null)"
         />
-      </li>
+        <template #below>
+          <AnnouncementForm
+            :id="one.id"
+            :announcement="one.announcement"
+            :readonly="readonly"
+            @set="(part, typing) => change(one.id, part, typing)"
+          />
+        </template>
+      </UnfoldingLine>
     </ul>
     <button v-if="!readonly" class="button" type="button" @click="add">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.add') }}
@@ -182,16 +179,12 @@ async function add(): Promise<void> {
 
 <style scoped src="../list.css"></style>
 
-<style scoped src="./lines.css"></style>
-
 <style scoped>
-.line {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 92px minmax(0, 1.1fr) auto auto;
-  gap: 10px;
+.list {
+  --columns: minmax(0, 1fr) 92px minmax(0, 1.1fr) auto auto;
 }
 
-.subject svg {
+.pin {
   color: var(--route);
 }
 
@@ -231,8 +224,8 @@ async function add(): Promise<void> {
 }
 
 @media (max-width: 900px) {
-  .line {
-    grid-template-columns: minmax(0, 1fr) auto auto;
+  .list {
+    --columns: minmax(0, 1fr) auto auto;
   }
 
   .state,

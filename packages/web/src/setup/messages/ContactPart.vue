@@ -13,6 +13,7 @@ import CheckField from '../fields/CheckField.vue';
 import DraftField from '../fields/DraftField.vue';
 import MoveButtons from '../fields/MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
+import UnfoldingLine from './UnfoldingLine.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -79,136 +80,133 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
     <h2 id="contacts-part">{{ t('setup.messages.parts.contacts') }}</h2>
     <p class="soft">{{ t('setup.messages.contactsText') }}</p>
     <ul class="list">
-      <li v-for="([id, card], at) in cards" :key="id">
-        <div class="line">
-          <button
-            class="opener name"
-            type="button"
-            :aria-expanded="open === id"
-            @click="open = open === id ? null : id"
-          >
-            {{ nameOf(card) }}
-            <span class="soft">{{
-              card.who === 'other'
-                ? (card.does ?? '')
-                : profileOf(card) === null
-                  ? ''
-                  : roleWord(profileOf(card)?.role ?? '', course.roleNames, t)
-            }}</span>
-          </button>
-          <span v-if="!readonly" class="acts">
-            <MoveButtons
-              :name="nameOf(card)"
-              :is-first="at === 0"
-              :is-last="at === cards.length - 1"
-              @move="move(id, $event)"
-            />
-            <IconButton
-              :icon="card.shown ? IconEye : IconEyeOff"
-              :size="16"
-              :label="t(card.shown ? 'setup.menu.hide' : 'setup.menu.show', { name: nameOf(card) })"
-              @click="set(id, { ...card, shown: !card.shown })"
-            />
-            <IconButton
-              :icon="IconTrash"
-              :size="16"
-              :label="t('setup.menu.remove', { name: nameOf(card) })"
-              @click="set(id, null)"
-            />
-          </span>
-        </div>
-        <div v-if="open === id" class="form">
-          <template v-if="card.who === 'other'">
-            <DraftField
-              name="contact-name"
-              maxlength="200"
-              :text="card.name"
-              :label="t('setup.messages.name')"
-              :readonly="readonly"
-              @type="change(id, card, { name: $event })"
-            />
-            <DraftField
-              name="contact-does"
-              maxlength="200"
-              :text="card.does ?? ''"
-              :label="t('setup.messages.does')"
-              :readonly="readonly"
-              @type="change(id, card, { does: orNull($event) })"
-            />
-            <DraftField
-              name="contact-mail"
-              maxlength="200"
-              :text="card.mail ?? ''"
-              :label="t('setup.messages.mail')"
-              :readonly="readonly"
-              :wrong="wrongFor(card, 'mail', 'mail')"
-              @type="change(id, card, { mail: orNull($event) })"
-            />
-          </template>
-          <CheckField
-            v-else
-            :checked="card.mailShown"
-            :disabled="readonly"
-            @toggle="set(id, { ...card, mailShown: $event })"
-          >
-            {{ t('setup.messages.mailShown', { mail: profileOf(card)?.mail ?? '' }) }}
-          </CheckField>
-          <DraftField
-            name="contact-reach"
-            maxlength="500"
-            :text="card.reach ?? ''"
-            :label="t('setup.messages.reach')"
-            :readonly="readonly"
-            @type="change(id, card, { reach: orNull($event) })"
-          />
-          <DraftField
-            name="contact-hours"
-            maxlength="500"
-            :text="card.hours ?? ''"
-            :label="t('setup.messages.hours')"
-            :readonly="readonly"
-            @type="change(id, card, { hours: orNull($event) })"
-          />
-          <DraftField
-            name="contact-phone"
-            maxlength="40"
-            :text="card.phone ?? ''"
-            :label="t('setup.messages.phone')"
-            :readonly="readonly"
-            :wrong="wrongFor(card, 'phone', 'phone')"
-            @type="change(id, card, { phone: orNull($event) })"
-          />
-          <DraftField
-            name="contact-link"
-            maxlength="2000"
-            :text="card.link ?? ''"
-            :label="t('setup.messages.link')"
-            :readonly="readonly"
-            :wrong="wrongFor(card, 'link', 'link')"
-            @type="change(id, card, { link: orNull($event) })"
-          />
-          <PictureChoice
-            class="whole"
-            :picture="card.picture"
-            :frames="['card']"
-            :readonly="readonly"
-            @set="(picture, typing) => setPicture(id, card, picture, typing)"
-          />
-        </div>
-      </li>
-      <li v-for="person in unwritten" :key="person.id" class="unwritten">
-        <div class="line">
-          <span class="opener name">
-            {{ person.name }} <span class="soft">{{ roleWord(person.role, course.roleNames, t) }}</span>
-          </span>
-          <span class="soft">{{
-            t(person.role === 'instructor' ? 'setup.messages.fromProfile' : 'setup.messages.notShown')
+      <UnfoldingLine
+        v-for="([id, card], at) in cards"
+        :key="id"
+        :is-open="open === id"
+        @turn="open = open === id ? null : id"
+      >
+        <template #title>
+          {{ nameOf(card) }}
+          <span class="soft what">{{
+            card.who === 'other'
+              ? (card.does ?? '')
+              : profileOf(card) === null
+                ? ''
+                : roleWord(profileOf(card)?.role ?? '', course.roleNames, t)
           }}</span>
-          <button v-if="!readonly" class="button small" type="button" @click="addStaff(person.id)">
-            {{ t('setup.messages.write') }}
-          </button>
-        </div>
-      </li>
+        </template>
+        <span v-if="!readonly" class="acts">
+          <MoveButtons
+            :name="nameOf(card)"
+            :is-first="at === 0"
+            :is-last="at === cards.length - 1"
+            @move="move(id, $event)"
+          />
+          <IconButton
+            :icon="card.shown ? IconEye : IconEyeOff"
+            :size="16"
+            :label="t(card.shown ? 'setup.menu.hide' : 'setup.menu.show', { name: nameOf(card) })"
+            @click="set(id, { ...card, shown: !card.shown })"
+          />
+          <IconButton
+            :icon="IconTrash"
+            :size="16"
+            :label="t('setup.menu.remove', { name: nameOf(card) })"
+            @click="set(id, null)"
+          />
+        </span>
+        <template #below
+          ><div class="form">
+            <template v-if="card.who === 'other'">
+              <DraftField
+                name="contact-name"
+                maxlength="200"
+                :text="card.name"
+                :label="t('setup.messages.name')"
+                :readonly="readonly"
+                @type="change(id, card, { name: $event })"
+              />
+              <DraftField
+                name="contact-does"
+                maxlength="200"
+                :text="card.does ?? ''"
+                :label="t('setup.messages.does')"
+                :readonly="readonly"
+                @type="change(id, card, { does: orNull($event) })"
+              />
+              <DraftField
+                name="contact-mail"
+                maxlength="200"
+                :text="card.mail ?? ''"
+                :label="t('setup.messages.mail')"
+                :readonly="readonly"
+                :wrong="wrongFor(card, 'mail', 'mail')"
+                @type="change(id, card, { mail: orNull($event) })"
+              />
+            </template>
+            <CheckField
+              v-else
+              :checked="card.mailShown"
+              :disabled="readonly"
+              @toggle="set(id, { ...card, mailShown: $event })"
+            >
+              {{ t('setup.messages.mailShown', { mail: profileOf(card)?.mail ?? '' }) }}
+            </CheckField>
+            <DraftField
+              name="contact-reach"
+              maxlength="500"
+              :text="card.reach ?? ''"
+              :label="t('setup.messages.reach')"
+              :readonly="readonly"
+              @type="change(id, card, { reach: orNull($event) })"
+            />
+            <DraftField
+              name="contact-hours"
+              maxlength="500"
+              :text="card.hours ?? ''"
+              :label="t('setup.messages.hours')"
+              :readonly="readonly"
+              @type="change(id, card, { hours: orNull($event) })"
+            />
+            <DraftField
+              name="contact-phone"
+              maxlength="40"
+              :text="card.phone ?? ''"
+              :label="t('setup.messages.phone')"
+              :readonly="readonly"
+              :wrong="wrongFor(card, 'phone', 'phone')"
+              @type="change(id, card, { phone: orNull($event) })"
+            />
+            <DraftField
+              name="contact-link"
+              maxlength="2000"
+              :text="card.link ?? ''"
+              :label="t('setup.messages.link')"
+              :readonly="readonly"
+              :wrong="wrongFor(card, 'link', 'link')"
+              @type="change(id, card, { link: orNull($event) })"
+            />
+            <PictureChoice
+              class="whole"
+              :picture="card.picture"
+              :frames="['card']"
+              :readonly="readonly"
+              @set="(picture, typing) => setPicture(id, card, picture, typing)"
+            /></div
+        ></template>
+      </UnfoldingLine>
+      <UnfoldingLine v-for="person in unwritten" :key="person.id" class="unwritten" :is-open="null">
+        <template #title>
+          {{ person.name }} <span class="soft what">{{ roleWord(person.role, course.roleNames, t) }}</span>
+        </template>
+        <span class="soft">{{
+          t(person.role === 'instructor' ? 'setup.messages.fromProfile' : 'setup.messages.notShown')
+        }}</span>
+        <button v-if="!readonly" class="button small" type="button" @click="addStaff(person.id)">
+          {{ t('setup.messages.write') }}
+        </button>
+      </UnfoldingLine>
     </ul>
     <button v-if="!readonly" class="button" type="button" @click="addOther">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.addContact') }}
@@ -218,20 +216,12 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
 
 <style scoped src="../list.css"></style>
 
-<style scoped src="./lines.css"></style>
-
 <style scoped>
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
+.unwritten {
+  --columns: minmax(0, 1fr) auto auto;
 }
 
-.name {
-  flex: 1;
-}
-
-.name .soft {
+.what {
   font-weight: 450;
 }
 
@@ -248,9 +238,5 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
 
 .whole {
   grid-column: 1 / -1;
-}
-
-.unwritten .name {
-  color: var(--ink-soft);
 }
 </style>

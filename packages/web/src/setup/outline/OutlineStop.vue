@@ -9,7 +9,7 @@ import {
   sectionOf,
   share,
 } from '@itinerary/core';
-import type { Edit, FieldValue } from '@itinerary/core';
+import type { Edit } from '@itinerary/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch, provide } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -17,6 +17,8 @@ import { VMenu } from 'vuetify/components/VMenu';
 import { fold } from '../../words/fold.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FindField from '../../ui/fields/FindField.vue';
+import type { SelectOption } from '../../ui/fields/select-option.ts';
+import SelectField from '../../ui/fields/SelectField.vue';
 import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import { relinkCopies } from '../text/copied-links.ts';
@@ -53,6 +55,12 @@ const table = ref<{ focus: (id: string, cell?: string) => Promise<void> } | null
 const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
 const only = ref<Filter['only']>('all');
+const filters = computed((): readonly SelectOption<Filter['only']>[] => [
+  { value: 'all', title: t('setup.outline.onlyAll') },
+  { value: 'due', title: t('setup.outline.onlyDue') },
+  { value: 'hidden', title: t('setup.outline.onlyHidden') },
+  ...ITEM_KINDS.map((value) => ({ value, title: t(`learner.kinds.${value}`) })),
+]);
 const opened = ref<string | null>(null);
 const columns = useColumns();
 const asked = ref<MomentAsk | null>(null);
@@ -143,13 +151,7 @@ function askFor(row: Node, field: MomentAsk['field']): void {
 
 function setMoments(edits: readonly Edit[]): void {
   asked.value = null;
-  plan.change(
-    edits.map((edit) => {
-      if (edit.kind !== 'set') return edit;
-      const node = findNode(course.value, edit.target)?.node as Record<string, unknown> | undefined;
-      return { ...edit, was: (node?.[edit.field] ?? null) as FieldValue };
-    }),
-  );
+  plan.change(edits);
 }
 
 async function copied(edits: readonly Edit[], original: string): Promise<void> {
@@ -248,12 +250,13 @@ provide(OUTLINE_ACTS, {
           })
         "
       />
-      <select v-model="only" class="input only" :aria-label="t('setup.outline.only')">
-        <option value="all">{{ t('setup.outline.onlyAll') }}</option>
-        <option value="due">{{ t('setup.outline.onlyDue') }}</option>
-        <option value="hidden">{{ t('setup.outline.onlyHidden') }}</option>
-        <option v-for="kind in ITEM_KINDS" :key="kind" :value="kind">{{ t(`learner.kinds.${kind}`) }}</option>
-      </select>
+      <SelectField
+        bare
+        :label="t('setup.outline.only')"
+        :value="only"
+        :options="filters"
+        @choose="only = $event"
+      />
       <button class="button small" type="button" @click="foldAll">
         {{ t(folded.size > 0 ? 'setup.outline.unfoldAll' : 'setup.outline.foldAll') }}
       </button>

@@ -4,6 +4,7 @@ import { isGroup } from '@itinerary/core';
 import type { Condition } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import SelectField from '../../ui/fields/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 import type { ConditionKind } from './condition-choices.ts';
@@ -23,7 +24,7 @@ async function become(kind: ConditionKind): Promise<void> {
   if (kind === 'course') await choices.loadCourses().catch(() => undefined);
   emit('change', choices.blank(kind));
 }
-const value = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value;
+const value = (event: Event): string => (event.target as HTMLInputElement).value;
 const item = computed(() => {
   const { condition } = props;
   if (condition.kind === 'scored') return condition.item;
@@ -51,20 +52,32 @@ function chooseCourse(id: string): void {
 }
 /** What is named and no longer there stays to be seen. */
 const isGone = computed(() => item.value !== '' && choices.items.value.every(({ id }) => id !== item.value));
+const items = computed(() => [
+  ...(isGone.value ? [{ value: item.value, title: t('setup.rules_editor.gone') }] : []),
+  ...choices.items.value.map(({ id, title, counts }) => ({
+    value: id,
+    title: counts ? title : t('setup.rules_editor.uncounted', { title }),
+  })),
+]);
+/** The one that is named first, also before the others have come. */
+const courses = computed(() => {
+  const { condition } = props;
+  if (condition.kind !== 'course') return [];
+  const named = { value: condition.course, title: condition.title };
+  const others = choices.courses.value.filter(({ id }) => id !== condition.course);
+  return [named, ...others.map(({ id, title }) => ({ value: id, title }))];
+});
 </script>
 
 <template>
   <div class="condition">
-    <select
-      class="input"
-      :aria-label="t('setup.rules_editor.condition')"
+    <SelectField
+      bare
+      :label="t('setup.rules_editor.condition')"
       :value="condition.kind"
-      @change="become(value($event) as ConditionKind)"
-    >
-      <option v-for="kind in kinds" :key="kind" :value="kind">
-        {{ t(`setup.rules_editor.conditions.${kind}`) }}
-      </option>
-    </select>
+      :options="kinds.map((value) => ({ value, title: t(`setup.rules_editor.conditions.${value}`) }))"
+      @choose="become"
+    />
     <template v-if="condition.kind === 'done' || condition.kind === 'scored'">
       <label v-if="condition.kind === 'scored'" class="least">
         <span class="visually-hidden">{{ t('setup.rules_editor.least') }}</span>
@@ -78,40 +91,28 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
         />
         %
       </label>
-      <select
-        class="input item"
-        :aria-label="t('setup.rules_editor.item')"
+      <SelectField
+        class="item"
+        bare
+        :label="t('setup.rules_editor.item')"
         :value="item"
-        @change="chooseItem(value($event))"
-      >
-        <option v-if="isGone" :value="item">{{ t('setup.rules_editor.gone') }}</option>
-        <option v-for="choice in choices.items.value" :key="choice.id" :value="choice.id">
-          {{ choice.counts ? choice.title : t('setup.rules_editor.uncounted', { title: choice.title }) }}
-        </option>
-      </select>
+        :options="items"
+        @choose="chooseItem"
+      />
       <span v-if="condition.kind === 'done' && condition.items.length > 1" class="soft">
         {{ t('setup.rules_editor.andMore', condition.items.length - 1) }}
       </span>
     </template>
-    <select
+    <SelectField
       v-else-if="condition.kind === 'course'"
-      class="input item"
-      :aria-label="t('setup.rules_editor.course')"
+      class="item"
+      bare
+      :label="t('setup.rules_editor.course')"
       :value="condition.course"
-      @focus="choices.loadCourses().catch(() => undefined)"
-      @change="chooseCourse(value($event))"
-    >
-      <option :value="condition.course">{{ condition.title }}</option>
-      <option
-        v-for="one in choices.courses.value.filter(
-          ({ id }) => condition.kind === 'course' && id !== condition.course,
-        )"
-        :key="one.id"
-        :value="one.id"
-      >
-        {{ one.title }}
-      </option>
-    </select>
+      :options="courses"
+      @focusin="choices.loadCourses().catch(() => undefined)"
+      @choose="chooseCourse"
+    />
     <div v-else-if="condition.kind === 'from'" class="whole">
       <MomentForm
         :id="node"
@@ -141,7 +142,6 @@ const isGone = computed(() => item.value !== '' && choices.items.value.every(({ 
   min-width: 0;
 }
 
-select,
 input {
   max-width: 100%;
 }

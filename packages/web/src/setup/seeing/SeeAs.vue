@@ -9,9 +9,9 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import type { SeenRole } from '../../stores/seeing.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import SelectField from '../../ui/fields/SelectField.vue';
 import CheckField from '../fields/CheckField.vue';
 import { PROGRESS } from '../../stores/example-deeds.ts';
-import type { Progress } from '../../stores/example-deeds.ts';
 import { useRoleOfExample } from './use-who.ts';
 
 const roleOfExample = useRoleOfExample();
@@ -26,6 +26,14 @@ const ROLES: readonly SeenRole[] = ['learner', 'visitor', 'assistant', 'passer_b
 const chosen = computed(() =>
   seeing.person === null ? `role ${seeing.role}` : `person ${seeing.person.id}`,
 );
+const everybody = computed(() => [
+  ...ROLES.map((role) => ({ value: `role ${role}`, title: roleOfExample(role) })),
+  ...learners.value.map(({ person, name }) => ({
+    value: `person ${person}`,
+    title: name,
+    group: t('setup.seeing.onTheCourse'),
+  })),
+]);
 const groups = computed(() => plan.groups);
 
 onMounted(async () => {
@@ -53,33 +61,18 @@ async function choose(value: string): Promise<void> {
 function toggle(id: string, isIn: boolean): void {
   seeing.groups = isIn ? [...seeing.groups, id] : seeing.groups.filter((one) => one !== id);
 }
-const value = (event: Event): string => (event.target as HTMLSelectElement).value;
 </script>
 
 <template>
   <section class="see-as" :aria-label="t('setup.seeing.title')">
-    <label class="field">
-      <span class="soft">{{ t('setup.seeing.title') }}</span>
-      <select class="input" :value="chosen" @change="choose(value($event))">
-        <option v-for="role in ROLES" :key="role" :value="`role ${role}`">
-          {{ roleOfExample(role) }}
-        </option>
-        <optgroup v-if="learners.length > 0" :label="t('setup.seeing.onTheCourse')">
-          <option v-for="one in learners" :key="one.person" :value="`person ${one.person}`">
-            {{ one.name }}
-          </option>
-        </optgroup>
-      </select>
-    </label>
+    <SelectField :label="t('setup.seeing.title')" :value="chosen" :options="everybody" @choose="choose" />
     <template v-if="seeing.role === 'learner' && seeing.person === null">
-      <label class="field">
-        <span class="soft">{{ t('setup.seeing.hasDone') }}</span>
-        <select class="input" :value="seeing.progress" @change="seeing.progress = value($event) as Progress">
-          <option v-for="one in PROGRESS" :key="one" :value="one">
-            {{ t(`setup.seeing.progress.${one}`) }}
-          </option>
-        </select>
-      </label>
+      <SelectField
+        :label="t('setup.seeing.hasDone')"
+        :value="seeing.progress"
+        :options="PROGRESS.map((value) => ({ value, title: t(`setup.seeing.progress.${value}`) }))"
+        @choose="seeing.progress = $event"
+      />
       <DayField
         name="seen-joined"
         :day="seeing.joined"
@@ -112,12 +105,6 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
   padding: 10px 12px;
   border-top: 3px solid var(--route);
   background: var(--card);
-}
-
-.field {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
 }
 
 fieldset {

@@ -1,5 +1,5 @@
 /** What is done with all the selected lines at once, each as one change. */
-import { duplicateNodes, findNode } from '@itinerary/core';
+import { duplicateNodes, findNode, setField } from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
 import { computed } from 'vue';
 import type { ComputedRef } from 'vue';
@@ -34,12 +34,9 @@ export function useSelectedActs(selection: Selection, order: ComputedRef<readonl
     chosenIds,
     dueIds,
     showAll: (shown) => {
-      const edits = chosenIds.value.flatMap((target): Edit[] => {
-        const was = findNode(course.value, target)?.node.shown;
-        const isSame = was === undefined || was === shown;
-        return isSame ? [] : [{ kind: 'set', target, field: 'shown', value: shown, was }];
-      });
-      plan.change(edits);
+      const nodes = chosenIds.value.flatMap((id) => findNode(course.value, id)?.node ?? []);
+      const others = nodes.filter((node) => node.shown !== shown);
+      plan.change(others.map((node) => setField(node, 'shown', shown)));
     },
     removeAll: () => {
       const ids = chosenIds.value;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** When something is due, held or opens: chosen by what it is measured from, with the day that follows. */
-import { applyChange, momentsOf, planCourse, timeSchema } from '@itinerary/core';
-import type { Edit, FieldValue, PlannedMoment } from '@itinerary/core';
+import { applyChange, findNode, momentsOf, planCourse, setMoment, timeSchema } from '@itinerary/core';
+import type { Edit, PlannedMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { momentWords, ownMoment } from '../../../learner/words/moment-words.ts';
@@ -38,9 +38,9 @@ const isOpen = computed({
 
 const edits = computed<readonly Edit[]>(() => {
   const { ask } = props;
-  if (ask === null) return [];
-  const value = draft.value as FieldValue;
-  return ask.ids.map((target) => ({ kind: 'set', target, field: ask.field, value, was: null }));
+  const { course } = plan;
+  if (ask === null || course === null) return [];
+  return ask.ids.flatMap((id) => setMoment(findNode(course, id)?.node, ask.field, draft.value));
 });
 
 /** What core makes of it for the first one: the day, and how it is by the reader's own clocks. */

@@ -8,6 +8,8 @@ import { weekdayName } from '../../../words/dates.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useNodeTitle } from '../../node-title.ts';
 import DayField from '../../../ui/fields/DayField.vue';
+import type { SelectOption } from '../../../ui/fields/select-option.ts';
+import SelectField from '../../../ui/fields/SelectField.vue';
 
 const props = defineProps<{
   id: string;
@@ -75,6 +77,7 @@ const relative = computed(() => (moment.value?.kind === 'relative' ? moment.valu
 const by = computed(() => Math.abs(relative.value?.shift?.by ?? 0));
 const side = computed(() => ((relative.value?.shift?.by ?? 0) < 0 ? 'before' : 'after'));
 const unit = computed(() => relative.value?.shift?.unit ?? 'days');
+const SIDES = ['before', 'after'] as const;
 const UNITS: readonly ShiftUnit[] = ['minutes', 'hours', 'days', 'weeks', 'months', 'years'];
 
 function shift(part: { by?: number; side?: 'before' | 'after'; unit?: ShiftUnit }): void {
@@ -122,13 +125,15 @@ const anchors = computed(() => {
     : [...all, { value: JSON.stringify(now), title: t('setup.moment.anchors.other'), anchor: now }];
 });
 
-const value = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value;
+const value = (event: Event): string => (event.target as HTMLInputElement).value;
 function setTime(next: string): void {
   if (moment.value !== null && moment.value.kind !== 'usual') {
     moment.value = { ...moment.value, time: next === '' ? null : next };
   }
 }
-const weekdays = computed(() => WEEKDAYS.map((at) => ({ at, name: weekdayName(at, locale.value) })));
+const weekdays = computed(() =>
+  WEEKDAYS.map((value): SelectOption<number | null> => ({ value, title: weekdayName(value, locale.value) })),
+);
 </script>
 
 <template>
@@ -142,12 +147,12 @@ const weekdays = computed(() => WEEKDAYS.map((at) => ({ at, name: weekdayName(at
     </label>
   </fieldset>
   <div v-if="relative && way === 'weekday'" class="parts">
-    <label>
-      {{ t('setup.moment.weekday') }}
-      <select class="input" :value="relative.weekday" @change="change({ weekday: Number(value($event)) })">
-        <option v-for="{ at, name } in weekdays" :key="at" :value="at">{{ name }}</option>
-      </select>
-    </label>
+    <SelectField
+      :label="t('setup.moment.weekday')"
+      :value="relative.weekday"
+      :options="weekdays"
+      @choose="change({ weekday: $event })"
+    />
   </div>
   <div v-else-if="relative" class="parts">
     <label>
@@ -161,40 +166,31 @@ const weekdays = computed(() => WEEKDAYS.map((at) => ({ at, name: weekdayName(at
         @input="shift({ by: Number(value($event)) })"
       />
     </label>
-    <label>
-      {{ t('setup.moment.unit') }}
-      <select class="input" :value="unit" @change="shift({ unit: value($event) as ShiftUnit })">
-        <option v-for="one in UNITS" :key="one" :value="one">{{ t(`setup.moment.units.${one}`, by) }}</option>
-      </select>
-    </label>
-    <label>
-      {{ t('setup.moment.side') }}
-      <select class="input" :value="side" @change="shift({ side: value($event) as 'before' | 'after' })">
-        <option value="before">{{ t('setup.moment.before') }}</option>
-        <option value="after">{{ t('setup.moment.after') }}</option>
-      </select>
-    </label>
-    <label class="wide">
-      {{ t('setup.moment.anchor') }}
-      <select
-        class="input"
-        :value="JSON.stringify(relative.anchor)"
-        @change="change({ anchor: JSON.parse(value($event)) as Anchor })"
-      >
-        <option v-for="one in anchors" :key="one.value" :value="one.value">{{ one.title }}</option>
-      </select>
-    </label>
-    <label>
-      {{ t('setup.moment.thenWeekday') }}
-      <select
-        class="input"
-        :value="relative.weekday ?? 0"
-        @change="change({ weekday: Number(value($event)) === 0 ? null : Number(value($event)) })"
-      >
-        <option :value="0">{{ t('setup.moment.anyWeekday') }}</option>
-        <option v-for="{ at, name } in weekdays" :key="at" :value="at">{{ name }}</option>
-      </select>
-    </label>
+    <SelectField
+      :label="t('setup.moment.unit')"
+      :value="unit"
+      :options="UNITS.map((value) => ({ value, title: t(`setup.moment.units.${value}`, by) }))"
+      @choose="shift({ unit: $event })"
+    />
+    <SelectField
+      :label="t('setup.moment.side')"
+      :value="side"
+      :options="SIDES.map((value) => ({ value, title: t(`setup.moment.${value}`) }))"
+      @choose="shift({ side: $event })"
+    />
+    <SelectField
+      class="wide"
+      :label="t('setup.moment.anchor')"
+      :value="JSON.stringify(relative.anchor)"
+      :options="anchors"
+      @choose="change({ anchor: JSON.parse($event) as Anchor })"
+    />
+    <SelectField
+      :label="t('setup.moment.thenWeekday')"
+      :value="relative.weekday"
+      :options="[{ value: null, title: t('setup.moment.anyWeekday') }, ...weekdays]"
+      @choose="change({ weekday: $event })"
+    />
   </div>
   <div v-else-if="moment?.kind === 'fixed'" class="parts">
     <DayField
@@ -264,7 +260,7 @@ const weekdays = computed(() => WEEKDAYS.map((at) => ({ at, name: weekdayName(at
   width: 84px;
 }
 
-.wide select {
+.wide {
   max-width: 300px;
 }
 </style>

@@ -4,6 +4,7 @@ import { isHolder, livingSections, numberOf, subtree } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
+import SelectField from '../../../ui/fields/SelectField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import type { Seat } from '../acts/moves.ts';
 import { useNodeTitle } from '../../node-title.ts';
@@ -76,12 +77,13 @@ function move(): void {
     v-model="isOpen"
     :title="t('setup.outline.moveTitle', { count: ids?.length ?? 0 }, ids?.length ?? 0)"
   >
-    <label class="goal">
-      {{ t('setup.outline.moveGoal') }}
-      <select v-model="chosen" class="input" size="10">
-        <option v-for="goal in goals" :key="goal.id" :value="goal.id">{{ goal.title }}</option>
-      </select>
-    </label>
+    <SelectField
+      :label="t('setup.outline.moveGoal')"
+      :value="chosen"
+      :options="goals.map(({ id, title }) => ({ value: id, title }))"
+      :lines="10"
+      @choose="chosen = $event"
+    />
     <template #foot>
       <button class="button" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
       <button class="button main" type="button" :disabled="chosen === ''" @click="move">
@@ -90,14 +92,3 @@ function move(): void {
     </template>
   </DialogBox>
 </template>
-
-<style scoped>
-.goal {
-  display: grid;
-  gap: 4px;
-}
-
-select {
-  padding: 4px;
-}
-</style>

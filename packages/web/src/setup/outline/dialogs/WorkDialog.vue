@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ItemSign from '../../../learner/outline/ItemSign.vue';
 import { momentWords } from '../../../learner/words/moment-words.ts';
+import PlainTable from '../../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
@@ -37,33 +38,31 @@ const unassessed = computed(() => outcomes.value.filter(({ assessedBy }) => asse
   <DialogBox v-model="isOpen" :title="t('setup.work.title')" :width="960">
     <p v-if="rows.length === 0" class="soft">{{ t('setup.work.none') }}</p>
     <div v-else class="scroll" tabindex="0" role="region" :aria-label="t('setup.work.title')">
-      <table>
-        <thead>
-          <tr>
-            <th>{{ t('setup.outline.columns.number') }}</th>
-            <th>{{ t('setup.outline.columns.title') }}</th>
-            <th>{{ t('setup.work.section') }}</th>
-            <th>{{ t('setup.outline.momentNames.due') }}</th>
-            <th class="right">{{ t('setup.outline.columns.minutes') }}</th>
-            <th>{{ t('setup.work.assesses') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.item.id">
-            <td class="figures">{{ row.number }}</td>
-            <td class="title">
-              <ItemSign :kind="row.item.kind" :size="16" />
-              <button type="button" class="link" @click="emit('open', row.item.id)">
-                {{ row.item.title }}
-              </button>
-            </td>
-            <td class="figures">{{ row.section }}</td>
-            <td class="figures nowrap">{{ row.due }}</td>
-            <td class="figures right">{{ row.item.minutes ?? '–' }}</td>
-            <td class="outcomes">{{ row.assesses.join('; ') || '–' }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <PlainTable
+        sticky
+        :columns="[
+          { title: t('setup.outline.columns.number') },
+          { title: t('setup.outline.columns.title') },
+          { title: t('setup.work.section') },
+          { title: t('setup.outline.momentNames.due') },
+          { title: t('setup.outline.columns.minutes'), atEnd: true },
+          { title: t('setup.work.assesses') },
+        ]"
+      >
+        <tr v-for="row in rows" :key="row.item.id">
+          <td class="figures">{{ row.number }}</td>
+          <td class="title">
+            <ItemSign :kind="row.item.kind" :size="16" />
+            <button type="button" class="link" @click="emit('open', row.item.id)">
+              {{ row.item.title }}
+            </button>
+          </td>
+          <td class="figures">{{ row.section }}</td>
+          <td class="figures nowrap">{{ row.due }}</td>
+          <td class="figures right">{{ row.item.minutes ?? '–' }}</td>
+          <td class="outcomes">{{ row.assesses.join('; ') || '–' }}</td>
+        </tr>
+      </PlainTable>
     </div>
     <p v-if="unassessed.length > 0" class="unassessed">
       {{ t('setup.work.unassessed') }} {{ unassessed.map(({ text }) => text).join('; ') }}
@@ -81,26 +80,6 @@ const unassessed = computed(() => outcomes.value.filter(({ assessedBy }) => asse
   border-top: 3px solid var(--route);
 }
 
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 5px 8px;
-  border-bottom: 1px solid var(--rule);
-  text-align: start;
-}
-
-th {
-  position: sticky;
-  top: 0;
-  background: var(--card);
-  font-size: 12.5px;
-  font-weight: 500;
-}
-
 .title {
   display: flex;
   gap: 8px;
@@ -115,10 +94,6 @@ th {
   text-align: start;
   text-decoration: underline;
   cursor: pointer;
-}
-
-.right {
-  text-align: end;
 }
 
 .nowrap {

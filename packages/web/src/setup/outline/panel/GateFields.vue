@@ -2,12 +2,13 @@
 /** Who gets a section or item, when, and what counts as done: all that decides about it besides its words. */
 import { IconHandStop } from '@tabler/icons-vue';
 import { isContent, momentsOf, resolveAccess, stateAt, traitsOf, waitsOf } from '@itinerary/core';
-import type { CourseNode, DoneRule, FieldValue } from '@itinerary/core';
+import type { ChangedBy, CourseNode, DoneRule, FieldValue, GroupWork } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { openingSentence } from '../../../learner/words/opening-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
+import SelectField from '../../../ui/fields/SelectField.vue';
 import CheckField from '../../fields/CheckField.vue';
 import HeldNote from '../../held/HeldNote.vue';
 import { holdEdit } from '../../held/holding.ts';
@@ -46,14 +47,15 @@ const doneKinds = computed((): readonly (DoneRule['by'] | 'none')[] => [
   'none',
   ...traitsOf(props.node).doneBy,
 ]);
-function chooseDone(by: string): void {
+function chooseDone(by: DoneRule['by'] | 'none'): void {
   if (by === 'none') set('done', null);
   else if (by === 'scored') set('done', { by, least: 60 });
   else if (by === 'posted') set('done', { by, least: 1 });
   else set('done', { by });
 }
-const value = (event: Event): string => (event.target as HTMLSelectElement).value;
-const orNull = (text: string): string | null => (text === '' ? null : text);
+const asCourse = computed(() => ({ value: null, title: t('setup.gates.asCourse') }));
+const MODES: readonly GroupWork[] = ['none', 'apart', 'beside'];
+const CHANGED_BY: readonly ChangedBy[] = ['staff', 'learners'];
 
 function audience(id: string, isIn: boolean): void {
   const now = props.node.audience;
@@ -84,52 +86,44 @@ function hold(): void {
       {{ t('setup.gates.inOrder') }}
     </CheckField>
     <div class="pair">
-      <label v-if="has('done')">
-        <span class="soft">{{ t('setup.gates.done') }}</span>
-        <select class="input" :value="doneBy" :disabled="readonly" @change="chooseDone(value($event))">
-          <option v-for="by in doneKinds" :key="by" :value="by">{{ t(`setup.gates.doneBy.${by}`) }}</option>
-        </select>
-      </label>
-      <label>
-        <span class="soft">{{ t('setup.gates.closed') }}</span>
-        <select
-          class="input"
-          :value="node.closed ?? ''"
-          :disabled="readonly"
-          @change="set('closed', orNull(value($event)))"
-        >
-          <option value="">{{ t('setup.gates.asCourse') }}</option>
-          <option value="name">{{ t('setup.gates.name') }}</option>
-          <option value="leave_out">{{ t('setup.gates.leaveOut') }}</option>
-        </select>
-      </label>
-      <label v-if="isContent(node)">
-        <span class="soft">{{ t('setup.gates.groupWork') }}</span>
-        <select
-          class="input"
-          :value="node.groupWork ?? ''"
-          :disabled="readonly"
-          @change="set('groupWork', orNull(value($event)))"
-        >
-          <option value="">{{ t('setup.gates.asCourse') }}</option>
-          <option v-for="mode in ['none', 'apart', 'beside']" :key="mode" :value="mode">
-            {{ t(`setup.gates.modes.${mode}`) }}
-          </option>
-        </select>
-      </label>
-      <label v-if="'changedBy' in node">
-        <span class="soft">{{ t('setup.access.changedBy.title') }}</span>
-        <select
-          class="input"
-          :value="node.changedBy ?? ''"
-          :disabled="readonly"
-          @change="set('changedBy', orNull(value($event)))"
-        >
-          <option value="">{{ t('setup.gates.asCourse') }}</option>
-          <option value="staff">{{ t('setup.access.changedBy.staff') }}</option>
-          <option value="learners">{{ t('setup.access.changedBy.learners') }}</option>
-        </select>
-      </label>
+      <SelectField
+        v-if="has('done')"
+        :label="t('setup.gates.done')"
+        :value="doneBy"
+        :options="doneKinds.map((value) => ({ value, title: t(`setup.gates.doneBy.${value}`) }))"
+        :disabled="readonly"
+        @choose="chooseDone"
+      />
+      <SelectField
+        :label="t('setup.gates.closed')"
+        :value="node.closed"
+        :options="[
+          asCourse,
+          { value: 'name', title: t('setup.gates.name') },
+          { value: 'leave_out', title: t('setup.gates.leaveOut') },
+        ]"
+        :disabled="readonly"
+        @choose="set('closed', $event)"
+      />
+      <SelectField
+        v-if="isContent(node)"
+        :label="t('setup.gates.groupWork')"
+        :value="node.groupWork"
+        :options="[asCourse, ...MODES.map((value) => ({ value, title: t(`setup.gates.modes.${value}`) }))]"
+        :disabled="readonly"
+        @choose="set('groupWork', $event)"
+      />
+      <SelectField
+        v-if="'changedBy' in node"
+        :label="t('setup.access.changedBy.title')"
+        :value="node.changedBy"
+        :options="[
+          asCourse,
+          ...CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) })),
+        ]"
+        :disabled="readonly"
+        @choose="set('changedBy', $event)"
+      />
     </div>
     <div class="checks">
       <CheckField :checked="node.staffOnly" :disabled="readonly" @toggle="set('staffOnly', $event)">
@@ -209,16 +203,6 @@ h3 {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px;
-}
-
-.pair label {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
-}
-
-select {
-  width: 100%;
 }
 
 .checks {
