@@ -4,6 +4,8 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { courseFields, courseViewSchema } from '@itinerary/core';
+import { STOPS } from '../../../packages/web/src/setup/frame/stops.ts';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../../..');
 const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'packages'], {
@@ -49,4 +51,38 @@ test('every readiness rule that is written is in the list of its room', () => {
   });
   expect(missing).toEqual([]);
   expect(rules.length).toBeGreaterThan(50);
+});
+
+/** Everything that is written in some folders of the web application, but for its sentences. */
+const writtenIn = (...folders: readonly string[]): string =>
+  files
+    .filter((file) => folders.some((folder) => file.startsWith(`packages/web/src/${folder}/`)))
+    .map(read)
+    .join('\n');
+const notIn = (text: string, names: readonly string[]): readonly string[] =>
+  names.filter((name) => !new RegExp(`\\b${name}\\b`).test(text));
+
+test('every field of a course can be set at some stop', () => {
+  const fields = courseFields().map((field) => field.replace(/^\w+\./, ''));
+  expect(notIn(writtenIn('setup'), fields)).toEqual([]);
+  expect(fields.length).toBeGreaterThan(30);
+});
+
+test('everything that learners are told of a course is on some page', () => {
+  const told = Object.keys(courseViewSchema.shape);
+  expect(notIn(writtenIn('learner', 'words'), told)).toEqual([]);
+  expect(told.length).toBeGreaterThan(15);
+});
+
+test('every stop has its address', () =>
+  expect(read('packages/web/src/app/router.ts')).toContain(`'/setup/:course/:stop(${STOPS.join('|')})?'`));
+
+test('what docs/architecture.md names to add something by is there', () => {
+  const [, page = ''] = read('docs/architecture.md').split('## To add …');
+  const [table = ''] = page.split('\n## ');
+  const named = [...table.matchAll(/`((?:core|contract|server|web|scripts)\/[\w./-]+\.\w+)`/g)].map(
+    ([, path = '']) => (path.startsWith('scripts/') ? path : `packages/${path}`),
+  );
+  expect(named.filter((path) => !existsSync(join(ROOT, path)))).toEqual([]);
+  expect(named.length).toBeGreaterThan(20);
 });

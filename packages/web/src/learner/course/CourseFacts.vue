@@ -20,6 +20,7 @@ const { t, locale } = useI18n();
     <template v-if="course.firstDay && course.lastDay">
       <dt>{{ t('learner.runs') }}</dt>
       <dd class="figures">{{ formatDays(course.firstDay, course.lastDay, locale, today) }}</dd>
+      <dd v-if="course.lastTime" class="soft">{{ t('learner.lastTime', { time: course.lastTime }) }}</dd>
     </template>
     <template v-if="course.event">
       <dt>{{ t('learner.kinds.meeting') }}</dt>

@@ -25,6 +25,7 @@ export default {
   noAddress: 'لا يقود هذا الرابط إلى مكان بعد.',
   closedUntil: 'يُفتح هذا المقرر {when}.',
   closedByZone: 'بتوقيت {zone}.',
+  lastTime: 'ينتهي اليوم الأخير في {time} بتوقيت المقرر.',
   closedAfter: 'هذا المقرر مغلق.',
   away: 'ما ليس مفتوحًا لك',
   noText: 'لا نص في هذه الصفحة بعد.',

@@ -25,6 +25,7 @@ export default {
   noAddress: 'This link leads nowhere yet.',
   closedUntil: 'This course opens {when}.',
   closedByZone: 'By the clocks of {zone}.',
+  lastTime: 'The last day ends at {time}, by the course’s clocks.',
   closedAfter: 'This course is closed.',
   away: 'what is not open to you',
   noText: 'This page has no text yet.',

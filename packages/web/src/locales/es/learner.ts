@@ -25,6 +25,7 @@ export default {
   noAddress: 'Este enlace todavía no lleva a ninguna parte.',
   closedUntil: 'Este curso se abre {when}.',
   closedByZone: 'Según los relojes de {zone}.',
+  lastTime: 'El último día acaba a las {time}, según los relojes del curso.',
   closedAfter: 'Este curso está cerrado.',
   away: 'lo que no está abierto para ti',
   noText: 'Esta página todavía no tiene texto.',

@@ -25,6 +25,7 @@ export default {
   noAddress: 'Ce lien ne mène encore nulle part.',
   closedUntil: 'Ce cours ouvre {when}.',
   closedByZone: 'À l’heure de {zone}.',
+  lastTime: 'Le dernier jour finit à {time}, à l’heure du cours.',
   closedAfter: 'Ce cours est fermé.',
   away: 'ce qui ne vous est pas ouvert',
   noText: 'Cette page n’a pas encore de texte.',

@@ -1,0 +1,171 @@
+/**
+ * Lists: to choose from, as a table, in an order of one's own, unfolding.
+ *
+ * @jest-environment ./scripts/jest/page.mjs
+ */
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { courseView, ANY_LEARNER } from '@itinerary/core';
+import type { VueWrapper } from '@vue/test-utils';
+import { smallCourse } from '../../../core/test/support/arbitraries.ts';
+import CourseFacts from '../../src/learner/course/CourseFacts.vue';
+import ArrangedRow from '../../src/setup/menu/ArrangedRow.vue';
+import UnfoldingLine from '../../src/setup/messages/UnfoldingLine.vue';
+import SelectField from '../../src/ui/fields/SelectField.vue';
+import PlainTable from '../../src/ui/frame/PlainTable.vue';
+import { mounted } from '../support/mounted.ts';
+
+const open: VueWrapper[] = [];
+const show = (...what: Parameters<typeof mounted>): VueWrapper => {
+  const wrapper = mounted(...what);
+  open.push(wrapper);
+  return wrapper;
+};
+afterEach(() => open.splice(0).forEach((wrapper) => wrapper.unmount()));
+
+describe('a list to choose from', () => {
+  const options = [
+    { value: null, title: 'any weekday' },
+    { value: 1, title: 'Monday' },
+    { value: 7, title: 'Sunday', group: 'Weekend' },
+    { value: 6, title: 'Saturday', group: 'Weekend', disabled: true },
+  ];
+  const props = { label: 'Weekday', value: 1, options };
+
+  test('gives what was chosen as it was offered: a number, or nothing', async () => {
+    const wrapper = show(SelectField, { props });
+    const list = wrapper.get('select');
+    expect(list.element.value).toBe('1');
+    await list.setValue('7');
+    await list.setValue('');
+    expect(wrapper.emitted('choose')).toEqual([[7], [null]]);
+  });
+
+  test('is called by its label alone, which is there also where it is not seen', () => {
+    for (const bare of [false, true]) {
+      const wrapper = show(SelectField, { props: { ...props, bare } });
+      const label = wrapper.get('label');
+      expect([label.text(), label.attributes('for')]).toEqual(['Weekday', wrapper.get('select').element.id]);
+      expect(label.classes('visually-hidden')).toBe(bare);
+    }
+  });
+
+  test('has its groups after what stands alone', () => {
+    const wrapper = show(SelectField, { props: { ...props, disabled: true, lines: 4 } });
+    const [group] = wrapper.findAll('optgroup');
+    expect(group?.attributes('label')).toBe('Weekend');
+    expect(group?.findAll('option').map((one) => [one.text(), one.element.disabled])).toEqual([
+      ['Sunday', false],
+      ['Saturday', true],
+    ]);
+    expect(wrapper.findAll('option').map((one) => one.text())).toEqual([
+      'any weekday',
+      'Monday',
+      'Sunday',
+      'Saturday',
+    ]);
+    expect([wrapper.get('select').element.disabled, wrapper.get('select').element.size]).toEqual([true, 4]);
+  });
+});
+
+describe('a table', () => {
+  test('has a title for each column but that of the acts, and no head where there are none', () => {
+    const slots = { default: '<tr><th scope="row">1</th><td>Rivers</td></tr>' };
+    const columns = [{ title: 'No.' }, { title: 'Asks', atEnd: true }, { title: '→', isTold: true }, null];
+    const wrapper = show(PlainTable, { props: { columns }, slots });
+    const heads = wrapper.findAll('thead th');
+    expect(heads.map((one) => [one.text(), one.attributes('scope'), one.classes('right')])).toEqual([
+      ['No.', 'col', false],
+      ['Asks', 'col', true],
+      ['→', 'col', false],
+    ]);
+    expect(heads[2]?.find('.visually-hidden').exists()).toBe(true);
+    expect(wrapper.findAll('thead td')).toHaveLength(1);
+    expect(wrapper.get('tbody').text()).toContain('Rivers');
+    expect(show(PlainTable, { slots }).find('thead').exists()).toBe(false);
+  });
+});
+
+describe('a row that is arranged', () => {
+  const props = {
+    id: 'news',
+    list: 'panels',
+    name: 'News',
+    reason: 'Nothing stands there yet',
+    shown: true,
+    canGo: true,
+    readonly: false,
+    isFirst: false,
+    isLast: false,
+  };
+  const button = (wrapper: VueWrapper, name: string) =>
+    wrapper.findAll('button').find((one) => one.attributes('aria-label')?.startsWith(name));
+
+  test('moves by keys, and leaves all others to whoever uses it', async () => {
+    const wrapper = show(ArrangedRow, { props });
+    expect(wrapper.attributes('aria-label')).toBe('News. Nothing stands there yet');
+    await wrapper.trigger('keydown', { key: 'ArrowUp', altKey: true });
+    await wrapper.trigger('keydown', { key: 'ArrowDown', altKey: true });
+    await wrapper.trigger('keydown', { key: 'Delete' });
+    await button(wrapper, 'Hide')?.trigger('keydown', { key: 'Delete' });
+    expect(wrapper.emitted('move')).toEqual([[-1], [1]]);
+    const keys = (wrapper.emitted('key') ?? []) as [KeyboardEvent, boolean][];
+    expect(keys.map(([event, isRows]) => [event.key, isRows])).toEqual([
+      ['Delete', true],
+      ['Delete', false],
+    ]);
+  });
+
+  test('is hidden and taken away where that may be', async () => {
+    const wrapper = show(ArrangedRow, { props });
+    await button(wrapper, 'Hide')?.trigger('click');
+    await button(wrapper, 'Take')?.trigger('click');
+    expect([wrapper.emitted('show'), wrapper.emitted('remove')]).toEqual([[[false]], [[]]]);
+    await wrapper.setProps({ shown: null, canGo: false });
+    expect([button(wrapper, 'Hide'), button(wrapper, 'Take')]).toEqual([undefined, undefined]);
+  });
+
+  test('is only read where nothing may be changed', async () => {
+    const wrapper = show(ArrangedRow, { props: { ...props, readonly: true } });
+    await wrapper.trigger('keydown', { key: 'ArrowUp', altKey: true });
+    expect([wrapper.findAll('button').length, wrapper.emitted('move'), wrapper.emitted('key')]).toEqual([
+      0,
+      undefined,
+      undefined,
+    ]);
+  });
+});
+
+describe('a line that unfolds', () => {
+  const slots = { title: 'Boat house', below: '<input />' };
+
+  test('says whether it is open, and asks to be turned', async () => {
+    const wrapper = show(UnfoldingLine, { props: { isOpen: false }, slots });
+    const opener = wrapper.get('button');
+    expect([opener.attributes('aria-expanded'), wrapper.find('input').exists()]).toEqual(['false', false]);
+    await opener.trigger('click');
+    await wrapper.setProps({ isOpen: true });
+    expect([opener.attributes('aria-expanded'), wrapper.find('input').exists()]).toEqual(['true', true]);
+    expect(wrapper.emitted('turn')).toHaveLength(1);
+  });
+
+  test('is only a line where there is nothing to open', () =>
+    expect(
+      show(UnfoldingLine, { props: { isOpen: null }, slots })
+        .find('button')
+        .exists(),
+    ).toBe(false));
+});
+
+test('the facts of a course say when its last day ends, where it ends early', () => {
+  const base = smallCourse();
+  const facts = (lastTime: string | null): string => {
+    const course = { ...base, state: 'live' as const, dates: { ...base.dates, lastTime } };
+    const view = courseView(course, ANY_LEARNER, '2027-01-12T09:00:00Z')!;
+    const wrapper = show(CourseFacts, {
+      props: { course: view, today: '2027-01-12', descriptionHtml: null, staff: [] },
+    });
+    return wrapper.text();
+  };
+  expect(facts('12:00')).toContain('The last day ends at 12:00, by the course’s clocks.');
+  expect(facts(null)).not.toContain('last day');
+});
