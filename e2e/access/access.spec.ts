@@ -1,12 +1,12 @@
 /** What learners get outside a course's dates: chosen, computed, and found by a learner. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, PAVEL, send } from '../support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, PAVEL, send, signedInAs } from '../support/people.ts';
 
 test('closed before its first day: a learner sees what it is about and when it opens, and nothing in it', async ({
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'WINDOW-1');
   const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=pavel`)).json()) as {
     people: { id: string }[];
@@ -60,7 +60,7 @@ test('closed before its first day: a learner sees what it is about and when it o
 test('why a page does not show: every layer on the way to it, and one press that opens it', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'WINDOW-3');
   const later = { kind: 'fixed', day: '2027-03-17', time: '08:00' };
   await send(page, id, [
@@ -96,7 +96,7 @@ test('why a page does not show: every layer on the way to it, and one press that
 });
 
 test('work due after the course has closed is found, and cured with one press', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'WINDOW-2');
   await send(page, id, [
     {

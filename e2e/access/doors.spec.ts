@@ -1,9 +1,9 @@
 /** Who gets in where; languages; phones; pages that do not exist. */
 import { expect, test } from '@playwright/test';
-import { ADAEZE, comeInAs, INES, KENJI, NOOR, ownCourse, signOut } from '../support/people.ts';
+import { ADAEZE, comeInAs, INES, KENJI, NOOR, ownCourse, signedInAs, signOut } from '../support/people.ts';
 
 test('a draft is nothing to a learner, by any address', async ({ page, browser }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'DOOR-1');
   const other = await browser.newContext();
   const noor = await other.newPage();

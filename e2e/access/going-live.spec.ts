@@ -1,13 +1,13 @@
 /** What comes to learners while they look: a draft that goes live by itself, and words that were held. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, comeInAs, goLive, INES, NOOR, ownCourse } from '../support/people.ts';
+import { addLearner, allSaved, goLive, INES, NOOR, ownCourse, signedInAs } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
 test('a draft goes live at a moment, on a learner’s open desk, without a reload', async ({
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LIVE-AT-1');
   await addLearner(page, id, 'noor');
 
@@ -49,7 +49,7 @@ test('a page of a live course is rewritten while it is held, compared, and relea
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'HELD-1');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
@@ -61,7 +61,7 @@ test('a page of a live course is rewritten while it is held, compared, and relea
 
   const context = await browser.newContext({ viewport: { width: 360, height: 740 } });
   const noor = await context.newPage();
-  await comeInAs(noor, NOOR);
+  await signedInAs(noor, NOOR);
   await noor.goto(`/courses/${id}/items/page-1`);
   await expect(noor.getByText('Cores are taken at low water.')).toBeVisible();
 

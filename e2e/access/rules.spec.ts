@@ -12,6 +12,7 @@ import {
   PAVEL,
   send,
   setting,
+  signedInAs,
 } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
@@ -27,7 +28,7 @@ test('units that open one week after joining, for two who joined ten days apart'
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'JOIN-1');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
@@ -51,12 +52,12 @@ test('units that open one week after joining, for two who joined ten days apart'
     await comeInAs(ines, INES);
     await addLearner(ines, id, 'pavel');
     const noor = await another(browser, later.url);
-    await comeInAs(noor, NOOR);
+    await signedInAs(noor, NOOR);
     await noor.goto(`${later.url}/courses/${id}`);
     await expect(noor.getByText('Page 1').first()).toBeVisible();
     await expect(noor.getByText('Page 2').first()).toBeVisible();
     const pavel = await another(browser, later.url);
-    await comeInAs(pavel, PAVEL);
+    await signedInAs(pavel, PAVEL);
     await pavel.goto(`${later.url}/courses/${id}`);
     await expect(pavel.getByText('Page 1').first()).toBeVisible();
     await expect(pavel.getByText('Opens Fri 5 Mar', { exact: true })).toBeVisible();
@@ -68,7 +69,7 @@ test('units that open one week after joining, for two who joined ten days apart'
 });
 
 test('a circle of rules is found, named, and cut with one press', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'CIRCLE-1');
   const waits = (item: string): object => ({
     when: { kind: 'all', of: [{ kind: 'done', items: [item] }] },
@@ -111,7 +112,7 @@ test('in order, by one switch: what is ticked lets the next one in, without a re
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ORDER-1');
   await addLearner(page, id, 'noor');
   await send(page, id, [
@@ -119,7 +120,7 @@ test('in order, by one switch: what is ticked lets the next one in, without a re
   ]);
   await goLive(page, id);
   const noor = await another(browser);
-  await comeInAs(noor, NOOR);
+  await signedInAs(noor, NOOR);
   await noor.goto(`/courses/${id}`);
   await expect(noor.getByText('Page 2').first()).toBeVisible();
 
@@ -141,7 +142,7 @@ test('in order, by one switch: what is ticked lets the next one in, without a re
 });
 
 test('one class has its own due day, and one learner an extension', async ({ page, browser }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'EXCEPT-1');
   await addLearner(page, id, 'noor');
   await addLearner(page, id, 'pavel');
@@ -190,7 +191,7 @@ test('one class has its own due day, and one learner an extension', async ({ pag
     [PAVEL, 'Due Sun 14 Mar 23:59'],
   ] as const) {
     const learner = await another(browser);
-    await comeInAs(learner, name);
+    await signedInAs(learner, name);
     await learner.goto(`/courses/${id}/items/log`);
     await expect(learner.getByText(words)).toBeVisible();
     await learner.context().close();
@@ -201,13 +202,13 @@ test('a page that learners may change is changed by one of them, and by nobody w
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'WORDS-1');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   await send(page, id, [{ id: 'by', edits: [setting('page-1', 'changedBy', 'learners')] }]);
   const noor = await another(browser);
-  await comeInAs(noor, NOOR);
+  await signedInAs(noor, NOOR);
   await noor.goto(`/courses/${id}/items/page-2`);
   await expect(noor.getByRole('heading', { name: /Page 2/ })).toBeVisible();
   await expect(noor.getByRole('button', { name: 'Change this page' })).toHaveCount(0);

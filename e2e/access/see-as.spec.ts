@@ -1,11 +1,20 @@
 /** Looking at a course as somebody else, at any moment of it: what they get, what they do not, and why. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, comeInAs, goLive, INES, ownCourse, send, setting } from '../support/people.ts';
+import {
+  addLearner,
+  allSaved,
+  goLive,
+  INES,
+  ownCourse,
+  send,
+  setting,
+  signedInAs,
+} from '../support/people.ts';
 
 const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 
 test('a section that does not show is found and cured in three presses', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'SEEN-1');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
@@ -31,7 +40,7 @@ test('a section that does not show is found and cured in three presses', async (
 test('the timeline steps through what changes, asks the server for nothing, and draws again only what changes', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'SEEN-2');
   const starts = { kind: 'relative', shift: null, weekday: null, time: '10:00' };
   const edits = sections.map((section) =>
@@ -73,7 +82,7 @@ test('the timeline steps through what changes, asks the server for nothing, and 
 test('as a visitor, as somebody passing by, as a real learner, and two beside each other', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'SEEN-3');
   await addLearner(page, id, 'noor');
   await goLive(page, id);

@@ -1,12 +1,22 @@
 /** Those who are not in a course: its public page, a taste of it, and a visit with the passphrase. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, goLive, INES, KENJI, ownCourse, send, setting } from '../support/people.ts';
+import {
+  allSaved,
+  comeInAs,
+  goLive,
+  INES,
+  KENJI,
+  ownCourse,
+  send,
+  setting,
+  signedInAs,
+} from '../support/people.ts';
 
 test('somebody who has not signed in finds the public page, a sample, and with the passphrase the course', async ({
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'VISIT-1');
   await goLive(page, id);
   const context = await browser.newContext({ viewport: { width: 360, height: 740 } });
@@ -66,7 +76,7 @@ test('somebody who has not signed in finds the public page, a sample, and with t
 test('a page that is not listed is there for whoever has its address, and staff-only ones for no learner', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'UNLISTED-1');
   await goLive(page, id);
   await page.goto(`/setup/${id}/outline?at=page-1`);

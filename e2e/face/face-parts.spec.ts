@@ -11,6 +11,7 @@ import {
   ownCourse,
   send,
   setting,
+  signedInAs,
   signOut,
   STAFF,
 } from '../support/people.ts';
@@ -36,7 +37,7 @@ const told = (subject: string, more: object = {}) => ({
 });
 
 test('panels of the home page move and cross by keyboard, and the preview follows', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'PANELS', 3, true, '2027-02-15');
   await page.goto(`/setup/${id}/menu`);
   await expect.poll(() => panelsIn(wide(page))).toEqual(['Welcome', 'Carry on', 'Announcements', 'Sections']);
@@ -69,13 +70,13 @@ test('panels of the home page move and cross by keyboard, and the preview follow
 });
 
 test('an area that is switched off has no page, whatever led there', async ({ page, browser }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'AREAS', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await send(page, id, [{ id: 'told', edits: [setting(id, 'announcements.a', told('Bring a pencil'))] }]);
   await goLive(page, id);
   const learner = await (await browser.newContext()).newPage();
-  await comeInAs(learner, NOOR);
+  await signedInAs(learner, NOOR);
   await learner.goto(`/courses/${id}/announcements`);
   await expect(learner.getByText('Bring a pencil')).toBeVisible();
   const entries = learner.getByRole('navigation', { name: 'Course menu' }).filter({ visible: true });
@@ -99,7 +100,7 @@ test('an area that is switched off has no page, whatever led there', async ({ pa
 test('staff propose a menu and keep the institution’s pages; a course takes over what it likes of it', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'TAKEN', 3, true, '2027-02-15');
   await signOut(page);
 
@@ -117,7 +118,7 @@ test('staff propose a menu and keep the institution’s pages; a course takes ov
   await dialog.getByRole('button', { name: 'Close' }).click();
   await signOut(page);
 
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   await page.goto(`/setup/${id}/menu`);
   const compare = page.getByRole('region', { name: 'Beside the institution’s menu' });
   await expect(compare.getByText(/differences? from/)).toBeVisible();
@@ -154,7 +155,7 @@ test('staff propose a menu and keep the institution’s pages; a course takes ov
 });
 
 test('a course holds a language, and calls its people by its own words', async ({ page, browser }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'WORDS', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await goLive(page, id);
@@ -167,7 +168,7 @@ test('a course holds a language, and calls its people by its own words', async (
   await allSaved(page);
 
   const learner = await (await browser.newContext()).newPage();
-  await comeInAs(learner, NOOR);
+  await signedInAs(learner, NOOR);
   await learner.goto(`/courses/${id}/members`);
   await expect(learner.getByRole('heading', { name: 'Membres', level: 1 })).toBeVisible();
   await expect(learner.locator('html')).toHaveAttribute('lang', 'fr');
@@ -182,7 +183,7 @@ test('what is new is counted until it has been read; comments are said, taken aw
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'TOLD', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await send(page, id, [
@@ -202,7 +203,7 @@ test('what is new is counted until it has been read; comments are said, taken aw
   ]);
   await goLive(page, id);
   const learner = await (await browser.newContext()).newPage();
-  await comeInAs(learner, NOOR);
+  await signedInAs(learner, NOOR);
   await learner.goto(`/courses/${id}/announcements`);
   const subjects = learner.getByRole('heading', { level: 2 });
   await expect(subjects).toHaveText([/Bring a pencil/, /Which bus\?/]);
@@ -252,7 +253,7 @@ test('what is new is counted until it has been read; comments are said, taken aw
 });
 
 test('a picture that is no picture is refused in a sentence, and nothing is half-taken', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'CROPS', 3, true, '2027-02-15');
   await page.goto(`/setup/${id}/look`);
   const banner = page.getByRole('region', { name: 'Pictures' });

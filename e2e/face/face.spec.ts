@@ -12,6 +12,7 @@ import {
   ownCourse,
   send,
   setting,
+  signedInAs,
   speak,
   tabTo,
 } from '../support/people.ts';
@@ -88,7 +89,7 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
   browser,
 }) => {
   test.setTimeout(240_000);
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'FACE-5', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await send(page, id, [

@@ -1,9 +1,9 @@
 /** A menu as long as there can be: the page below it can be read, and one entry more is refused and said. */
 import { expect, test } from '@playwright/test';
-import { comeInAs, INES, ownCourse, send, setting } from '../support/people.ts';
+import { INES, ownCourse, send, setting, signedInAs } from '../support/people.ts';
 
 test('a very long menu scrolls by itself, and a full one takes no more', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LONG-MENU');
   const plan = (await (await page.request.get(`/api/courses/${id}/plan`)).json()) as {
     course: { menu: Record<string, unknown> };

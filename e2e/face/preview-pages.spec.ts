@@ -1,9 +1,9 @@
 /** Every page of the course that a learner gets stands in the preview as they get it: the guide and the members too. */
 import { expect, test } from '@playwright/test';
-import { addLearner, comeInAs, INES, ownCourse, send, setting } from '../support/people.ts';
+import { addLearner, INES, ownCourse, send, setting, signedInAs } from '../support/people.ts';
 
 test('the guide and the members, in the preview as in the course', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'PREVIEW-2', 3, true, '2027-02-15');
   await addLearner(page, id, 'noor');
   await send(page, id, [{ id: 'hide', edits: [setting('page-2', 'shown', false, true)] }]);

@@ -1,9 +1,9 @@
 /** What lies behind a dialog cannot be reached until the last one is closed. */
 import { expect, test } from '@playwright/test';
-import { comeInAs, INES, LIVE, liveCourse } from '../support/people.ts';
+import { INES, LIVE, liveCourse, signedInAs } from '../support/people.ts';
 
 test('behind a dialog, and a list of commands over it, nothing is reached', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   await page.goto(`/setup/${await liveCourse(page, LIVE)}/look`);
   const behind = page.locator('.v-application');
   const banner = page.locator('#field-banner .acts button').nth(1);

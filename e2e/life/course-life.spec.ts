@@ -1,13 +1,13 @@
 /** A course through its states, and off the usual way: practice, no dates yet, very large, at full size. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse } from '../support/people.ts';
+import { allSaved, comeInAs, INES, NOOR, ownCourse, signedInAs } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
 
 test('live, archived, and back to draft: learners see what the state says', async ({ page, browser }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LIFE-1');
   const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=noor`)).json()) as {
     people: { id: string }[];
@@ -53,7 +53,7 @@ test('live, archived, and back to draft: learners see what the state says', asyn
 });
 
 test('a practice course is left in peace', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'PRACTICE-1');
   await page.goto(`/setup/${id}/about`);
   await expect(page.getByRole('button', { name: /Go live · \d to settle/ })).toBeVisible();
@@ -67,7 +67,7 @@ test('a practice course is left in peace', async ({ page }) => {
 test('a course without a first day can be begun; the timeline waits, and a blocker says so', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   await page.goto('/new-course');
   await page.getByLabel('Title').fill('Dates can wait');
   await page.getByLabel('Code').fill('WAIT-1');
@@ -95,7 +95,7 @@ test('a course without a first day can be begun; the timeline waits, and a block
 test('fewer weeks than sections: what has no week is said, kept, and cured with one press', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'SHORT-1');
   await page.goto(`/setup/${id}/dates`);
   await page.getByLabel('Teaching weeks').fill('2');
@@ -111,7 +111,7 @@ test('fewer weeks than sections: what has no week is said, kept, and cured with 
 });
 
 test('the preview shows hidden things as learners do, and opens at full size', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'SEE-1');
   await page.goto(`/setup/${id}/outline`);
   const preview = page.getByRole('complementary', { name: 'What a learner sees' });

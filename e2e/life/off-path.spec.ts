@@ -1,7 +1,7 @@
 /** Off the usual way: input that cannot be right, at its field and with nothing lost; narrow screens; no line. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
+import { allSaved, INES, ownCourse, signedInAs } from '../support/people.ts';
 
 /** What the server holds, whatever the screen says. */
 async function kept(page: Page, id: string): Promise<{ dates: Record<string, unknown> }> {
@@ -12,7 +12,7 @@ async function kept(page: Page, id: string): Promise<{ dates: Record<string, unk
 test('numbers and days that cannot be right are said at their field, and what stood there stays', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-1');
   await page.goto(`/setup/${id}/dates`);
   const weeks = page.getByLabel('Teaching weeks');
@@ -41,7 +41,7 @@ test('numbers and days that cannot be right are said at their field, and what st
 test('a pause needs a name, an order, and something left to teach; Escape leaves nothing behind', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-2');
   await page.goto(`/setup/${id}/dates`);
   await page.getByRole('button', { name: 'Add a pause' }).click();
@@ -62,7 +62,7 @@ test('a pause needs a name, an order, and something left to teach; Escape leaves
 test('requests that no screen would send are refused whole, by place, value and expectation', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-3');
   const send = async (field: string, value: unknown): Promise<unknown> => {
     const edits = [
@@ -89,7 +89,7 @@ test('requests that no screen would send are refused whole, by place, value and 
 test('a text written while the line is down is not lost, nor is the picture that waits for it', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-4');
   await page.goto(`/setup/${id}/outline?at=page-1`);
   const text = page.getByRole('textbox', { name: 'Text' });
@@ -111,7 +111,7 @@ test('a text written while the line is down is not lost, nor is the picture that
 });
 
 test('on a phone what an item holds lies over the outline, and closes', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-5');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/setup/${id}/outline`);
@@ -130,7 +130,7 @@ test('on a phone what an item holds lies over the outline, and closes', async ({
 test('an outline of nothing says what belongs there; what is selected there goes and comes back', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'ASIDE-6');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('checkbox', { name: 'Select Week of 1 March' }).focus();

@@ -1,7 +1,7 @@
 /** Two instructors in one course, lost connections, undo: nothing is ever overwritten or lost unseen. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, send, setting, TUNDE } from '../support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, send, setting, signedInAs, TUNDE } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
 const NOW = '2027-02-16T09:42:00.000Z';
@@ -15,7 +15,7 @@ test('two instructors keep each other’s work, and are shown both where they se
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'TWO-1');
   const other = await browser.newContext();
   const tunde = await other.newPage();
@@ -55,7 +55,7 @@ test('two instructors keep each other’s work, and are shown both where they se
 });
 
 test('a lost connection is said, tried again, and nothing typed meanwhile is lost', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'OFF-1');
   await openOutline(page, id);
   await page.route('**/changes', (route) => route.abort());
@@ -77,7 +77,7 @@ test('what somebody else did while the server was away comes when it is back, wi
   const servers = [before];
   const ines = await (await browser.newContext()).newPage();
   try {
-    await comeInAs(ines, INES);
+    await signedInAs(ines, INES);
     const { id } = await ownCourse(ines, 'AWAY-1');
     await page.goto(`${before.url}/sign-in`);
     await page.getByRole('button', { name: TUNDE }).click();
@@ -97,7 +97,7 @@ test('what somebody else did while the server was away comes when it is back, wi
 });
 
 test('a page closed in mid-sentence sends the sentence', async ({ page, context }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'CLOSE-1');
   await openOutline(page, id);
   await page.getByLabel('Title of item 1.1').press('End');
@@ -111,7 +111,7 @@ test('a page closed in mid-sentence sends the sentence', async ({ page, context 
 });
 
 test('undo and redo take one’s own edits back and forth', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'UNDO-1');
   await openOutline(page, id);
   const title = page.getByLabel('Title of item 1.1');

@@ -1,7 +1,17 @@
 /** The way to another page: slow, broken off, and gone on. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeInAs, INES, LIVE, liveCourse, NOOR, ownCourse, send, setting } from '../support/people.ts';
+import {
+  comeInAs,
+  INES,
+  LIVE,
+  liveCourse,
+  NOOR,
+  ownCourse,
+  send,
+  setting,
+  signedInAs,
+} from '../support/people.ts';
 
 const PART = '**/assets/NewCoursePage-*.js';
 
@@ -69,7 +79,7 @@ test('a first page that does not come leaves no empty screen', async ({ page }) 
 });
 
 test('where a picture does not come there is the one that every course has', async ({ page }) => {
-  await comeInAs(page, NOOR);
+  await signedInAs(page, NOOR);
   const id = await liveCourse(page, LIVE);
   await page.route('**/face/**', (route) => route.abort());
   await page.goto('/desk');
@@ -82,7 +92,7 @@ test('where a picture does not come there is the one that every course has', asy
 });
 
 test('where a portrait does not come there are initials', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'PORTRAIT');
   const taken = await page.request.post(`/api/courses/${id}/pictures`, {
     data: { from: 'library', id: 'mudflat-morning' },

@@ -1,7 +1,7 @@
 /** A course's dates as somebody new sets them: from nothing, moved, turned into another format, never losing a word. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
+import { allSaved, comeInAs, INES, ownCourse, signedInAs } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
@@ -130,7 +130,7 @@ test('fifteen weeks with a spring pause, moved by a week, turned into units, a u
 });
 
 test('a length that does not fit its term is said, and each way computes the others', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LEN-1');
   await page.goto(`/setup/${id}/about`);
   await page.getByRole('combobox', { name: 'Term' }).click({ force: true });
@@ -167,7 +167,7 @@ test('meetings: one called off slides the rest, one moved keeps its number', asy
 test('from joining, a learner has days of their own; around one item, that item is the course', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'PACE-1');
   await page.goto(`/setup/${id}/dates`);
   await page.getByText('From joining', { exact: true }).click();

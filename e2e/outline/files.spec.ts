@@ -1,6 +1,6 @@
 /** Files: chosen, several at once, stopped, refused; and what a learner gets of them. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
+import { allSaved, INES, ownCourse, signedInAs } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -13,7 +13,7 @@ const text = (name: string, words = 'High water at ten.') => ({
 });
 
 test('several files become items; a picture asks for its words; a program is refused', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'FILES-1');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('button', { name: 'Add: File' }).click();
@@ -41,7 +41,7 @@ test('several files become items; a picture asks for its words; a program is ref
 });
 
 test('a file beyond the course’s limit is not sent; one on its way is stopped', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'FILES-2');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('button', { name: 'Numbers, reading' }).click();

@@ -1,7 +1,7 @@
 /** The outline by keyboard and by hand. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse } from '../support/people.ts';
+import { allSaved, INES, ownCourse, signedInAs } from '../support/people.ts';
 
 const titles = (page: Page): Promise<string[]> =>
   page
@@ -11,7 +11,7 @@ const titles = (page: Page): Promise<string[]> =>
     );
 
 test('lines move by keyboard, through sections, and say where they went', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'KEYS-1');
   await page.goto(`/setup/${id}/outline`);
   await page.getByLabel('Title of item 1.1').focus();
@@ -49,7 +49,7 @@ test('lines move by keyboard, through sections, and say where they went', async 
 });
 
 test('lines are dragged by their handle', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'DRAG-1');
   await page.goto(`/setup/${id}/outline`);
   const line = (name: string) =>
@@ -64,7 +64,7 @@ test('lines are dragged by their handle', async ({ page }) => {
 });
 
 test('a typed title stays typed, an emptied one follows the dates again', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'TITLE-1');
   await page.goto(`/setup/${id}/outline`);
   const title = page.getByLabel('Title of section 2', { exact: true });
@@ -79,7 +79,7 @@ test('a typed title stays typed, an emptied one follows the dates again', async 
 });
 
 test('a link has an address that is one', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LINK-1');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('button', { name: 'Add: Link' }).click();
@@ -94,7 +94,7 @@ test('a link has an address that is one', async ({ page }) => {
 });
 
 test('the timeline’s marker takes the preview through the course', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'TIME-1');
   await page.goto(`/setup/${id}/dates`);
   const preview = page.getByRole('complementary', { name: 'What a learner sees' });

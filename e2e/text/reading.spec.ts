@@ -1,7 +1,7 @@
 /** What follows for learners: section by section, what is not open yet, other clocks, the guide; and holidays. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeInAs, INES, NOOR, ownCourse, send, signOut } from '../support/people.ts';
+import { comeInAs, INES, NOOR, ownCourse, send, signedInAs, signOut } from '../support/people.ts';
 
 const STAFF = /Institution staff/;
 
@@ -30,7 +30,7 @@ async function liveCourse(page: Page, code: string, edits: readonly unknown[]): 
 test('section by section: an index that says what each holds, then one at a time, with the way on', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'READ-1');
   const due = { kind: 'usual' };
   await send(page, id, [
@@ -134,7 +134,7 @@ test('staff read holidays from a calendar file; instructors are offered them as 
 });
 
 test('outcomes, and the work that assesses them, on one table', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'OUT-1');
   await page.goto(`/setup/${id}/about`);
   await page.getByLabel('Another outcome').fill('Read a shore');

@@ -1,7 +1,7 @@
 /** Rich text as it is written and as it is read: tables, pictures, formulas, links that stay right. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse, send } from '../support/people.ts';
+import { allSaved, INES, NOOR, ownCourse, send, signedInAs } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -26,7 +26,7 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
   page,
   browser,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id, sections } = await ownCourse(page, 'RICH-1');
   await addLearner(page, id);
   await page.goto(`/setup/${id}/outline?at=page-1`);
@@ -118,7 +118,7 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
     ]);
     const other = await browser.newContext({ viewport: { width: 360, height: 720 } });
     const noor = await other.newPage();
-    await comeInAs(noor, NOOR);
+    await signedInAs(noor, NOOR);
     await noor.goto(`/courses/${id}/items/page-1`);
     await expect(noor.getByRole('img', { name: 'Mud at low water' })).toHaveJSProperty('naturalWidth', 1);
     await expect(noor.locator('math mfrac')).toBeVisible();
@@ -160,7 +160,7 @@ test('a page with a table, a formula, a picture and links, written, read, and ri
 });
 
 test('a worked unit, copied: links within it lead to the copy', async ({ page }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'RICH-2');
   await page.goto(`/setup/${id}/outline?at=page-1`);
   await text(page).click();
@@ -184,7 +184,7 @@ test('a worked unit, copied: links within it lead to the copy', async ({ page })
 test('tools by keyboard; an address that is none is said; a formula is changed where it stands', async ({
   page,
 }) => {
-  await comeInAs(page, INES);
+  await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'RICH-3');
   await page.goto(`/setup/${id}/outline?at=page-1`);
   await text(page).click();
