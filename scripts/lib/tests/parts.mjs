@@ -31,18 +31,38 @@ function weigh(tally) {
   tally.add("Learner's page", counts, performance.now() - begun);
 }
 
-async function checks(tally, { long }) {
+/** What the compiler found out is kept for the next time. */
+const kept = (name) => ['--incremental', '--tsBuildInfoFile', join(DATA, 'types', `${name}.json`)];
+
+/** @param only of the files that have changed; null: of all. */
+async function checks(tally, { long, only }) {
   say('Types, lint, format');
+  const linted = only === null ? ['.'] : only.filter((file) => /\.(ts|mjs|vue)$/.test(file));
+  const formatted = only === null ? ['.'] : only;
   // Lint takes as long as the three others after one another.
   await Promise.all([
-    check(tally, 'Lint', bin('eslint'), ['.', '--max-warnings', '0'], long ? { ITINERARY_LONG: '1' } : {}),
+    linted.length > 0 &&
+      check(
+        tally,
+        'Lint',
+        bin('eslint'),
+        [...linted, '--max-warnings', '0', '--no-warn-ignored'],
+        long || only !== null ? { ITINERARY_LONG: '1' } : {},
+      ),
     (async () => {
-      await check(tally, 'Types', bin('tsc'), ['-p', 'tsconfig.json']);
+      await check(tally, 'Types', bin('tsc'), ['-p', 'tsconfig.json', ...kept('all')]);
       await check(tally, 'Types of the web application', bin('vue-tsc'), [
         '-p',
         'packages/web/tsconfig.json',
+        ...kept('web'),
       ]);
-      await check(tally, 'Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
+      await check(tally, 'Format', bin('prettier'), [
+        '--check',
+        ...formatted,
+        '--ignore-unknown',
+        '--log-level',
+        'warn',
+      ]);
     })(),
   ]);
 }

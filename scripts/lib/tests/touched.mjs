@@ -58,7 +58,7 @@ function* testsBelow(place) {
   }
 }
 
-/** @returns the parts to run, and the files of tests in them. */
+/** @returns the parts to run, the files of tests in them, and the files that lint and format look at. */
 export function touchedBy(files) {
   const rooms = new Set(files.flatMap(roomsOf));
   const names = files.filter((file) => /\.(ts|vue)$/.test(file)).map((file) => `/${basename(file)}'`);
@@ -71,5 +71,6 @@ export function touchedBy(files) {
   const own = files.filter((file) => /\.(test|spec)\.ts$/.test(file) && existsSync(join(ROOT, file)));
   const always = ALWAYS.flatMap((place) => [...testsBelow(place)]);
   const found = [...new Set([...all.filter(isTouched), ...own, ...always])];
-  return { files: found, parts: ['checks', ...new Set(found.map(partOf))] };
+  const changed = files.filter((file) => existsSync(join(ROOT, file)));
+  return { files: found, parts: ['checks', ...new Set(found.map(partOf))], only: changed };
 }

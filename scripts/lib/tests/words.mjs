@@ -16,7 +16,7 @@ export function partOf(path) {
  * @returns which parts, which files of them (none: all), the words of one case, and whether what has changed decides.
  */
 export function readWords(words) {
-  const wanted = { parts: [], files: [], named: null, changed: false, long: false };
+  const wanted = { parts: [], files: [], named: null, changed: false, long: false, only: null };
   for (let at = 0; at < words.length; at += 1) {
     const word = words[at];
     if (word === '--changed') wanted.changed = true;

@@ -181,6 +181,10 @@ describe('a stated length', () => {
     [8, 360, false],
     [8, 660, true],
     [8, 300, true],
+    [60, 4500, false],
+    [60, 4560, true],
+    [60, 2700, false],
+    [60, 2640, true],
   ])('of %d hours, with %d minutes planned: a quarter off is near enough', (stated, minutes, expected) =>
     expect(advised(stated, minutes)).toBe(expected),
   );

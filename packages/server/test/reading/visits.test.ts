@@ -62,6 +62,15 @@ describe('since the last visit', () => {
     await changeCourse(instructor, id, [setting(id, 'announcements.early', off)]);
     expect(await counts()).toEqual({ late: 0, early: 0 });
   });
+
+  test('a visit goes on with a page every half hour, and what was new in it stays new', async () => {
+    const isLateNew = async (): Promise<boolean | undefined> =>
+      (await listed()).find((one) => one.id === 'late')?.isNew;
+    clock.tell('2027-02-16T11:29:00Z');
+    expect(await isLateNew()).toBe(true);
+    clock.tell('2027-02-16T12:00:00Z');
+    expect(await isLateNew()).toBe(false);
+  });
 });
 
 describe('a visit with the passphrase', () => {
