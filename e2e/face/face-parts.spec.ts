@@ -100,7 +100,7 @@ test('an area that is switched off has no page, whatever led there', async ({ pa
 test('staff propose a menu and keep the institution’s pages; a course takes over what it likes of it', async ({
   page,
 }) => {
-  await signedInAs(page, INES);
+  await comeInAs(page, INES);
   const { id } = await ownCourse(page, 'TAKEN', 3, true, '2027-02-15');
   await signOut(page);
 
