@@ -14,6 +14,7 @@ import { EXTENSIONS } from './pieces/extensions.ts';
 import FormulaForm from './pieces/FormulaForm.vue';
 import LinkForm from './pieces/LinkForm.vue';
 import TextTools from './TextTools.vue';
+import { takeSelection } from './taken-selection.ts';
 import { tableTools, textTools } from './tools.ts';
 
 const props = defineProps<{
@@ -52,6 +53,10 @@ const editor = useEditor({
       role: 'textbox',
       'aria-multiline': 'true',
       'aria-labelledby': labelId,
+    },
+    handleKeyDown: (view, { key }) => {
+      if (key === 'Tab') takeSelection(view);
+      return false;
     },
     handlePaste: (_view, event) => takePictures(event.clipboardData?.files),
     handleDrop: (view, event, _slice, isMoved) => {

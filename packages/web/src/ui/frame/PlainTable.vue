@@ -52,10 +52,12 @@ defineProps<{
   text-align: end;
 }
 
-.sticky thead th {
+/* What is read on is under a line of its own already. */
+.plain.sticky thead th {
   position: sticky;
   top: 0;
   z-index: 1;
+  border-bottom: 1px solid var(--field-rule);
   background: var(--card);
 }
 

@@ -51,11 +51,13 @@ const unassessed = computed(() => outcomes.value.filter(({ assessedBy }) => asse
       >
         <tr v-for="row in rows" :key="row.item.id">
           <td class="figures">{{ row.number }}</td>
-          <td class="title">
-            <ItemSign :kind="row.item.kind" :size="16" />
-            <button type="button" class="link" @click="emit('open', row.item.id)">
-              {{ row.item.title }}
-            </button>
+          <td>
+            <span class="title">
+              <ItemSign :kind="row.item.kind" :size="16" />
+              <button type="button" class="link" @click="emit('open', row.item.id)">
+                {{ row.item.title }}
+              </button>
+            </span>
           </td>
           <td class="figures">{{ row.section }}</td>
           <td class="figures nowrap">{{ row.due }}</td>
