@@ -1,4 +1,5 @@
 /** A component on a page of its own, with the sentences, the stores and the look that the application gives it. */
+import { afterEach } from '@jest/globals';
 import { mount } from '@vue/test-utils';
 import type { VueWrapper } from '@vue/test-utils';
 import { createPinia } from 'pinia';
@@ -32,4 +33,15 @@ export function mounted(
     attachTo: document.body,
     global: { plugins: [pinia, i18n, router, createVuetify()] },
   }) as unknown as VueWrapper;
+}
+
+/** As `mounted`, for a file that shows many: each is taken away again after its test. */
+export function showing(): typeof mounted {
+  const open: VueWrapper[] = [];
+  afterEach(() => open.splice(0).forEach((wrapper) => wrapper.unmount()));
+  return (...what) => {
+    const wrapper = mounted(...what);
+    open.push(wrapper);
+    return wrapper;
+  };
 }

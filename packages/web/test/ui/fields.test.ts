@@ -3,8 +3,7 @@
  *
  * @jest-environment ./scripts/jest/page.mjs
  */
-import { afterEach, describe, expect, test } from '@jest/globals';
-import type { VueWrapper } from '@vue/test-utils';
+import { describe, expect, test } from '@jest/globals';
 import DraftField from '../../src/setup/fields/DraftField.vue';
 import NumberField from '../../src/setup/fields/NumberField.vue';
 import CheckField from '../../src/setup/fields/CheckField.vue';
@@ -12,15 +11,9 @@ import MoveButtons from '../../src/setup/fields/MoveButtons.vue';
 import ChoiceTiles from '../../src/ui/fields/ChoiceTiles.vue';
 import DayField from '../../src/ui/fields/DayField.vue';
 import PurposeTiles from '../../src/ui/fields/PurposeTiles.vue';
-import { mounted } from '../support/mounted.ts';
+import { showing } from '../support/mounted.ts';
 
-const open: VueWrapper[] = [];
-const show = (...what: Parameters<typeof mounted>): VueWrapper => {
-  const wrapper = mounted(...what);
-  open.push(wrapper);
-  return wrapper;
-};
-afterEach(() => open.splice(0).forEach((wrapper) => wrapper.unmount()));
+const show = showing();
 
 describe('a field of words', () => {
   const props = { text: 'Tide', label: 'Title', readonly: false };

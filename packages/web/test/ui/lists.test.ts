@@ -3,7 +3,7 @@
  *
  * @jest-environment ./scripts/jest/page.mjs
  */
-import { afterEach, describe, expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { courseView, ANY_LEARNER } from '@itinerary/core';
 import type { VueWrapper } from '@vue/test-utils';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -12,15 +12,9 @@ import ArrangedRow from '../../src/setup/menu/ArrangedRow.vue';
 import UnfoldingLine from '../../src/setup/messages/UnfoldingLine.vue';
 import SelectField from '../../src/ui/fields/SelectField.vue';
 import PlainTable from '../../src/ui/frame/PlainTable.vue';
-import { mounted } from '../support/mounted.ts';
+import { showing } from '../support/mounted.ts';
 
-const open: VueWrapper[] = [];
-const show = (...what: Parameters<typeof mounted>): VueWrapper => {
-  const wrapper = mounted(...what);
-  open.push(wrapper);
-  return wrapper;
-};
-afterEach(() => open.splice(0).forEach((wrapper) => wrapper.unmount()));
+const show = showing();
 
 describe('a list to choose from', () => {
   const options = [
