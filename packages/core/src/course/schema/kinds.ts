@@ -24,6 +24,8 @@ export interface KindTraits {
   readonly doneBy: readonly DoneRule['by'][];
   /** Has words of its own, and may be empty for want of them. */
   readonly isText: boolean;
+  /** It is nothing to a learner while it has none of these; with none named here it says enough by itself. */
+  readonly emptyWithout: readonly ('text' | 'address' | 'file')[];
 }
 
 const READ = ['opened', 'ticked'] as const;
@@ -35,16 +37,28 @@ const CONTENT = {
   area: null,
   doneBy: READ,
   isText: false,
+  emptyWithout: [],
 } as const satisfies KindTraits;
 const NO_CONTENT = { ...CONTENT, doneBy: [] } as const;
-const HANDED_IN = { ...CONTENT, isDue: true, doneBy: [...READ, 'handed_in', 'scored'] } as const;
+const HANDED_IN = {
+  ...CONTENT,
+  isDue: true,
+  doneBy: [...READ, 'handed_in', 'scored'],
+  emptyWithout: ['text'],
+} as const;
 
 /** In the order in which they are offered. */
 export const KINDS = {
-  page: { ...CONTENT, isText: true },
-  file: { ...CONTENT, file: 'any', area: { name: 'files', ifFile: false } },
-  link: { ...CONTENT, address: 'out' },
-  video: { ...CONTENT, file: 'film', address: 'film', area: { name: 'files', ifFile: true } },
+  page: { ...CONTENT, isText: true, emptyWithout: ['text'] },
+  file: { ...CONTENT, file: 'any', area: { name: 'files', ifFile: false }, emptyWithout: ['file'] },
+  link: { ...CONTENT, address: 'out', emptyWithout: ['address'] },
+  video: {
+    ...CONTENT,
+    file: 'film',
+    address: 'film',
+    area: { name: 'files', ifFile: true },
+    emptyWithout: ['file', 'address'],
+  },
   assignment: { ...HANDED_IN, area: { name: 'assignments', ifFile: false } },
   quiz: { ...HANDED_IN, area: { name: 'quizzes', ifFile: false } },
   discussion: {
@@ -52,6 +66,7 @@ export const KINDS = {
     isDue: true,
     area: { name: 'discussions', ifFile: false },
     doneBy: [...READ, 'posted'],
+    emptyWithout: ['text'],
   },
   meeting: { ...CONTENT, area: { name: 'meetings', ifFile: false } },
   heading: { ...NO_CONTENT, part: 'mark' },

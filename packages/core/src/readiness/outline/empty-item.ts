@@ -1,28 +1,15 @@
 import { MAX_EDITS } from '../../course/edits/edits.ts';
 import type { Item } from '../../course/schema/items-schema.ts';
+import { traitsOf } from '../../course/schema/kinds.ts';
 import { livingSections, shownItems } from '../../course/tree.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
 
 /** A meeting says enough by its time, a heading by itself; hiding a folder would hide what is in it. */
 function isEmpty(item: Item): boolean {
-  switch (item.kind) {
-    case 'page':
-    case 'assignment':
-    case 'quiz':
-    case 'discussion':
-      return item.text === null;
-    case 'link':
-      return item.address === null;
-    case 'file':
-      return item.file === null;
-    case 'video':
-      return item.file === null && item.address === null;
-    case 'meeting':
-    case 'heading':
-    case 'folder':
-      return false;
-  }
+  const { emptyWithout } = traitsOf(item);
+  const has = item as Readonly<Partial<Record<(typeof emptyWithout)[number], unknown>>>;
+  return emptyWithout.length > 0 && emptyWithout.every((field) => (has[field] ?? null) === null);
 }
 
 /** A page without text, a link that leads nowhere, a file that is not there. The cure hides them. */
