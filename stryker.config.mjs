@@ -5,6 +5,8 @@ export default {
   testRunnerNodeArgs: ['--experimental-vm-modules', '--no-warnings'],
   jest: { projectType: 'custom', configFile: 'jest.mutants.mjs', enableFindRelatedTests: false },
   coverageAnalysis: 'perTest',
+  // What is reckoned once, as a module is read, would be tried with every test there is.
+  ignoreStatic: true,
   ignorePatterns: ['**/dist', '.data', 'docs', 'test-results', 'e2e'],
   tempDirName: '.data/mutants',
   reporters: ['clear-text', 'json'],
