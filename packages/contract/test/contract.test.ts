@@ -174,3 +174,15 @@ test('every reference in the OpenAPI document leads somewhere in it', () => {
   expect(count).toBeGreaterThan(30);
   expect(JSON.stringify(document)).not.toContain('$defs');
 });
+
+test('an address says whose it is: of those who plan a course, or of those who read it', () => {
+  const rightsOf = (beginning: string): readonly string[] => [
+    ...new Set(
+      Object.values(ROUTES)
+        .filter(({ path }) => path === beginning || path.startsWith(`${beginning}/`))
+        .map(({ access }) => access),
+    ),
+  ];
+  expect([...rightsOf('/api/courses/{course}')].sort()).toEqual(['members', 'plan']);
+  expect(rightsOf('/api/learn/{course}')).toEqual(['read']);
+});
