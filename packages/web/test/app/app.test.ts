@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { problemCodes } from '@itinerary/contract';
-import { PAIRS, RULES } from '@itinerary/core';
+import { ITEM_KINDS, PAIRS, RULES } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
 import {
   formatDay,
@@ -117,6 +117,20 @@ describe('languages', () => {
     ['fr', [0, 1, 2], 3, [0, 1, 2]],
   ])('numbers bend sentences in %s', (locale, counts, of, chosen) => {
     expect(counts.map((count) => PLURALS[locale]?.(count, of))).toEqual(chosen);
+  });
+
+  test('have words for every kind of item wherever they have them for kinds', () => {
+    const ofKinds = (tree: Tree, path: string): (readonly [string, Tree])[] => {
+      const named = ITEM_KINDS.filter((kind) => kind in tree).length;
+      const inner = Object.entries(tree).flatMap(([key, value]) =>
+        typeof value === 'string' ? [] : ofKinds(value, `${path}.${key}`),
+      );
+      return named > ITEM_KINDS.length / 2 ? [[path, tree], ...inner] : inner;
+    };
+    const found = ofKinds(messages.en as unknown as Tree, 'en');
+    expect(found.map(([path]) => path)).toContain('en.learner.kinds');
+    for (const [path, tree] of found)
+      expect({ path, missing: ITEM_KINDS.filter((kind) => !(kind in tree)) }).toEqual({ path, missing: [] });
   });
 
   test('say every code that core and contract can give', () => {
