@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { problemCodes } from '@itinerary/contract';
 import { ITEM_KINDS, PAIRS, RULES } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
+import { STOPS } from '../../src/setup/frame/stops.ts';
 import {
   formatDay,
   formatDays,
@@ -131,6 +132,11 @@ describe('languages', () => {
     expect(found.map(([path]) => path)).toContain('en.learner.kinds');
     for (const [path, tree] of found)
       expect({ path, missing: ITEM_KINDS.filter((kind) => !(kind in tree)) }).toEqual({ path, missing: [] });
+  });
+
+  test('name every stop, and say what it is for', () => {
+    for (const stop of STOPS)
+      for (const part of ['stops', 'leads']) expect([...english.keys()]).toContain(`setup.${part}.${stop}`);
   });
 
   test('say every code that core and contract can give', () => {
