@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
-// scripts/test.mjs starts the server, with its own database and a clock that stands, and says where it is.
+/** What takes longest goes before the rest, so that nothing is waited for alone in the end. */
 const LONG = ['axe*.spec.ts', 'face.spec.ts', 'huge-outline.spec.ts'];
 
+// scripts/test.mjs starts the server, with its own database and a clock that stands, and says where it is.
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
@@ -14,7 +15,6 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json']],
   // The journey takes the pictures, so it goes first, while the desk holds the demo's courses alone.
-  // What takes longest goes before the rest, so that nothing is waited for alone in the end.
   projects: [
     { name: 'journey', testMatch: 'journey.spec.ts' },
     { name: 'long', testMatch: LONG, dependencies: ['journey'] },

@@ -7,7 +7,7 @@ import { freePort, startPostgres } from './postgres.mjs';
 import { command, service } from './processes.mjs';
 import { say } from './say.mjs';
 
-/** Without the parts of a browser that nobody sees here: they cost a third of every page. */
+/** Without the parts of a browser that nobody sees here: they cost as much as the page itself. */
 const SHELL = '/usr/bin/chromium-headless-shell';
 const WHOLE = '/usr/bin/chromium';
 const chromium = () => process.env.CHROME_PATH ?? [SHELL, WHOLE].find((path) => existsSync(path)) ?? SHELL;

@@ -56,13 +56,9 @@ async function checks(tally, { long, only }) {
         'packages/web/tsconfig.json',
         ...kept('web'),
       ]);
-      await check(tally, 'Format', bin('prettier'), [
-        '--check',
-        ...formatted,
-        '--ignore-unknown',
-        '--log-level',
-        'warn',
-      ]);
+      const format = ['--check', ...formatted, '--ignore-unknown', '--log-level', 'warn'];
+      // Where files only went there is nothing to look at.
+      if (formatted.length > 0) await check(tally, 'Format', bin('prettier'), format);
     })(),
   ]);
 }

@@ -1,20 +1,12 @@
 /** Something new that was put in half: written, and reached from nowhere. */
 import { expect, test } from '@jest/globals';
-import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { courseFields, courseViewSchema } from '@itinerary/core';
 import { STOPS } from '../../../packages/web/src/setup/frame/stops.ts';
+import { FILES, read, ROOT } from './files.ts';
 
-const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../../..');
-const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'packages'], {
-  cwd: ROOT,
-  encoding: 'utf8',
-})
-  .split('\n')
-  .filter((file) => /\/src\/.*\.(ts|vue|css)$/.test(file) && existsSync(join(ROOT, file)));
-const read = (file: string): string => readFileSync(join(ROOT, file), 'utf8');
+const files = FILES.filter((file) => /^packages\/.*\/src\/.*\.(ts|vue|css)$/.test(file));
 
 /** What is begun from outside: by a package's name, by a command, or by the page itself. */
 const ENTRIES = [

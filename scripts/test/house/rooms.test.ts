@@ -3,19 +3,9 @@
  * that is crowded, a file that holds too much, and something new that was put in half, are said here.
  */
 import { describe, expect, test } from '@jest/globals';
-import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, normalize, relative } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { FILES as files, read } from './files.ts';
 
-const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../../..');
-const read = (path: string): string => readFileSync(join(ROOT, path), 'utf8');
-const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], {
-  cwd: ROOT,
-  encoding: 'utf8',
-})
-  .split('\n')
-  .filter((file) => file !== '' && existsSync(join(ROOT, file)) && statSync(join(ROOT, file)).isFile());
 const code = files.filter((file) => /\.(ts|vue|mjs)$/.test(file));
 
 const MOST_BESIDE = 20;

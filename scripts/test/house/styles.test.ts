@@ -1,24 +1,11 @@
 /** What styles may not ask. */
 import { expect, test } from '@jest/globals';
-import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { FILES, read } from './files.ts';
 
-const ROOT = join(dirname(fileURLToPath(import.meta.url)), '../../..');
-const files = execFileSync(
-  'git',
-  ['ls-files', '--cached', '--others', '--exclude-standard', 'packages/web/src'],
-  {
-    cwd: ROOT,
-    encoding: 'utf8',
-  },
-)
-  .split('\n')
-  .filter((file) => /\.(css|vue)$/.test(file));
+const files = FILES.filter((file) => /^packages\/web\/src\/.*\.(css|vue)$/.test(file));
 /** Of a component its styles alone: its template may well say what language something is in. */
 const stylesOf = (file: string): string => {
-  const text = readFileSync(join(ROOT, file), 'utf8');
+  const text = read(file);
   return file.endsWith('.css') ? text : [...text.matchAll(/<style[^>]*>([^]*?)<\/style>/g)].join('\n');
 };
 

@@ -116,8 +116,8 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             @click="set(id, null)"
           />
         </span>
-        <template #below
-          ><div class="form">
+        <template #below>
+          <div class="form">
             <template v-if="card.who === 'other'">
               <DraftField
                 name="contact-name"
@@ -193,8 +193,9 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
               :frames="['card']"
               :readonly="readonly"
               @set="(picture, typing) => setPicture(id, card, picture, typing)"
-            /></div
-        ></template>
+            />
+          </div>
+        </template>
       </UnfoldingLine>
       <UnfoldingLine v-for="person in unwritten" :key="person.id" class="unwritten" :is-open="null">
         <template #title>
