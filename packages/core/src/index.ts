@@ -107,7 +107,6 @@ export {
   MAX_SECTIONS,
   numberingSchema,
   outcomeSchema,
-  parseCourse,
   purposeSchema,
   unitSpanSchema,
 } from './course/schema/schema.ts';
@@ -136,7 +135,9 @@ export {
   livingSections,
   sectionOf,
   shownItems,
+  mapTops,
   subtree,
+  topsOf,
   withoutTombstones,
 } from './course/tree.ts';
 export type { Holder, Place } from './course/tree.ts';
@@ -223,7 +224,12 @@ export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
 export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
-export { exceptionsFor, heldAt, instantOf, ownCourse } from './access/own-course.ts';
+export { exceptionsFor, ownCourse } from './access/own-course.ts';
+export { MOST_TOLD, readCourseFile, sentenceOf, sentencesOf } from './course/read-file.ts';
+export type { FileRead } from './course/read-file.ts';
+export { parseCourse } from './course/parse-course.ts';
+export { heldAt, holdEdit, holdOver, learnersNode, planRelease, releaseEdit } from './access/holding.ts';
+export { instantOf } from './calendar/local-instant.ts';
 export type { OpeningPart } from './access/opening.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { withoutTypedNumber } from './readiness/outline/typed-numbers.ts';

@@ -3,7 +3,7 @@ import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Outside } from '../course/schema/access-schema.ts';
 import type { Course } from '../course/schema/schema.ts';
 import type { AccessState, Answer } from './answer.ts';
-import { instantOf } from './own-course.ts';
+import { instantOf } from '../calendar/local-instant.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
 import { boundsOf } from './window.ts';

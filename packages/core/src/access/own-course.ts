@@ -2,21 +2,15 @@
  * The course as it stands for one person at a moment, before anybody asks what of it they get: what is held is
  * as it was when it was held, and their exceptions are its moments (docs/semantics.md, Relative moments; Held).
  */
-import { minuteOf, zoneOf } from '../calendar/zone.ts';
-import { toDayNumber } from '../calendar/day-number.ts';
-import type { Exception, LocalMoment, PersonException } from '../course/schema/access-schema.ts';
+import type { Exception, PersonException } from '../course/schema/access-schema.ts';
 import type { Item } from '../course/schema/items-schema.ts';
 import type { PlannedMoment } from '../course/schema/moment-schema.ts';
-import type { Course, CourseNode, Section } from '../course/schema/schema.ts';
-import { findNode, isHolder, subtree } from '../course/tree.ts';
+import type { Course, CourseNode } from '../course/schema/schema.ts';
+import { isHolder } from '../course/tree.ts';
 import { BoundedBy, LAST_FEW } from '../course/bounded.ts';
+import { asReleased, heldAt } from './holding.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
-
-/** The instant of a moment by the course's own clocks, in milliseconds since 1970-01-01T00:00Z. */
-export function instantOf(course: Course, { day, time }: LocalMoment): number {
-  return zoneOf(course.dates.zone).locate(toDayNumber(day), minuteOf(time)).instant;
-}
 
 const made = new BoundedBy<Course, Course>(LAST_FEW);
 
@@ -28,40 +22,6 @@ export function ownCourse(course: Course, viewer: Viewer, at: number): Course {
   if (held.length === 0 && own.length === 0) return course;
   const key = JSON.stringify([held, own]);
   return made.of(course).orElse(key, () => withExceptions(asReleased(course, held), own));
-}
-
-/** Ids of what learners go on seeing as it was, at that instant. */
-export function heldAt(course: Course, at: number): readonly string[] {
-  return Object.entries(course.heldBack)
-    .filter(([id, { node, release }]) => {
-      const isOver = release !== null && at >= instantOf(course, release);
-      return node.id === id && !isOver && findNode(course, id) !== null;
-    })
-    .map(([id]) => id)
-    .sort();
-}
-
-function asReleased(course: Course, held: readonly string[]): Course {
-  if (held.length === 0) return course;
-  const chosen = new Set(held);
-  const isWithin = (id: string): boolean =>
-    (findNode(course, id)?.above ?? []).some((one) => chosen.has(one.id));
-  // Held within what is held: the outer one has it as it was.
-  const outer = held.filter((id) => !isWithin(id));
-  const nodes = new Map(outer.map((id) => [id, (course.heldBack[id] as { node: CourseNode }).node]));
-  const standing = new Set([...nodes.values()].flatMap((node) => subtree(node)).map(({ id }) => id));
-  const released = <N extends CourseNode>(list: readonly N[]): N[] =>
-    list.flatMap((node): N[] => {
-      const kept = nodes.get(node.id);
-      if (kept !== undefined) return kept.kind === node.kind ? [kept as N] : [];
-      // It stands in what is held, wherever it has been moved since.
-      if (standing.has(node.id)) return [];
-      if (!isHolder(node)) return [node];
-      const items = released<Item>(node.items);
-      const isSame = items.length === node.items.length && items.every((item, at) => item === node.items[at]);
-      return [isSame ? node : { ...node, items }];
-    });
-  return { ...course, sections: released<Section>(course.sections) };
 }
 
 /** One for each node at most: the person's own go before those of groups, later ones before earlier ones. */

@@ -12,7 +12,8 @@ import { compileAccess, walk } from './compile.ts';
 import type { OwnCaps } from './compile.ts';
 import type { OpeningPart } from './opening.ts';
 import { capsOfCourse } from './course-caps.ts';
-import { exceptionsFor, heldAt } from './own-course.ts';
+import { exceptionsFor } from './own-course.ts';
+import { holdOver, releaseEdit } from './holding.ts';
 import { accessAt, courseAnswer, ownPlan } from './resolve.ts';
 import { mayPlan } from './roles.ts';
 import type { Viewer } from './roles.ts';
@@ -112,7 +113,7 @@ function chainOf(
     if (findNode(course, node) === null) return null;
     return [
       ...ofCourse,
-      { name: 'held', of: heldAbove(course, node), cap: { state: 'absent', because: 'held' } },
+      { name: 'held', of: holdOver(course, node, at) ?? node, cap: { state: 'absent', because: 'held' } },
     ];
   }
   const way: readonly CourseNode[] = [...place.above, place.node];
@@ -146,13 +147,6 @@ function chainOf(
       );
     }),
   ];
-}
-
-/** The outermost of what holds a node, or the node itself, that is held. */
-function heldAbove(course: Course, node: string): string {
-  const place = findNode(course, node);
-  const way = place === null ? [] : [...place.above, place.node];
-  return way.find(({ id }) => Object.hasOwn(course.heldBack, id))?.id ?? node;
 }
 
 /** The layers that a node has: what cannot stop anybody there is no link of the chain. */
@@ -221,16 +215,8 @@ function cureFor(
 /** Edits of what is held reach nobody before it is released: that is what opens it. */
 function releaseOf(course: Course, viewer: Viewer, at: number, { of, cap }: Layer): Edit | null {
   if (cap === null || of === course.id || mayPlan(viewer)) return null;
-  const id = heldAbove(course, of);
-  const held = course.heldBack[id];
-  if (held === undefined || !heldAt(course, at).includes(id)) return null;
-  return {
-    kind: 'set',
-    target: course.id,
-    field: `heldBack.${id}`,
-    value: null,
-    was: held as unknown as FieldValue,
-  };
+  const id = holdOver(course, of, at);
+  return id === null ? null : releaseEdit(course, id);
 }
 
 /** What one layer lets through can meet what another waits for: an edit is kept only if nothing opens without it. */

@@ -6,9 +6,10 @@ import { z } from 'zod';
 import { parseWith, storableSchema, textHashSchema } from './schema/basics.ts';
 import type { Mistake, Parsed } from './schema/basics.ts';
 import { ownContent } from './own-content.ts';
-import { courseSchema, isShallow, parseCourse } from './schema/schema.ts';
-import type { Course, CourseNode } from './schema/schema.ts';
-import { subtree, withoutTombstones } from './tree.ts';
+import { parseCourse } from './parse-course.ts';
+import { courseSchema, wrongBefore } from './schema/schema.ts';
+import type { Course } from './schema/schema.ts';
+import { subtree, topsOf, withoutTombstones } from './tree.ts';
 
 export const COURSE_FILE_FORMAT = 'itinerary-course';
 export const COURSE_FILE_VERSION = 1;
@@ -31,22 +32,16 @@ export interface CourseFile {
   readonly texts: Readonly<Record<string, string>>;
 }
 
-/** Those of the plan, and those that learners go on seeing while something is held. */
-function everyNode({ sections, heldBack }: Course): readonly CourseNode[] {
-  const tops = [...sections, ...Object.values(heldBack).map(({ node }) => node)];
-  return tops.flatMap((node) => subtree(node));
-}
-
 /** Hashes of all texts that the course names, each once. */
 export function textHashes(course: Course): readonly string[] {
-  const nodes = everyNode(course);
+  const nodes = topsOf(course).flatMap((node) => subtree(node));
   const inItems = nodes.flatMap((node) => ('text' in node ? [node.text] : []));
   return [...new Set([...ownContent(course).texts, ...inItems].filter((hash) => hash !== null))];
 }
 
 /** The uploaded files that the course names: by hash, each once. */
 export function fileHashes(course: Course): readonly string[] {
-  const nodes = everyNode(course);
+  const nodes = topsOf(course).flatMap((node) => subtree(node));
   const inItems = nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file] : []));
   return [...new Set([...ownContent(course).files, ...inItems].map(({ hash }) => hash))];
 }
@@ -69,9 +64,8 @@ export function toCourseFile(course: Course, texts: Readonly<Record<string, stri
 
 /** Reads a course file; every mistake names its place, its value, and what was expected there. */
 export function parseCourseFile(data: unknown): Parsed<CourseFile> {
-  if (!isShallow(data)) {
-    return { ok: false, mistakes: [{ path: '', value: undefined, expected: 'less nesting' }] };
-  }
+  const wrong = wrongBefore(data);
+  if (wrong !== null) return { ok: false, mistakes: [{ path: '', value: undefined, expected: wrong }] };
   const outer = parseWith(courseFileSchema, data);
   if (!outer.ok) return outer;
   const inner = parseCourse(outer.value.course);

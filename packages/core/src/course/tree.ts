@@ -101,6 +101,23 @@ export function subtree(node: CourseNode): readonly CourseNode[] {
   return isHolder(node) ? [node, ...node.items.flatMap((item) => subtree(item))] : [node];
 }
 
+/** The tops of all trees: the sections of the plan, and what learners have of what is held. */
+export function topsOf({ sections, heldBack }: Pick<Course, 'sections' | 'heldBack'>): readonly CourseNode[] {
+  return [...sections, ...Object.values(heldBack).flatMap(({ node }) => node ?? [])];
+}
+
+/** The course with another version of each of its tops. */
+export function mapTops(course: Course, change: <N extends CourseNode>(node: N) => N): Course {
+  const held = Object.entries(course.heldBack).map(
+    ([id, one]) => [id, one.node === null ? one : { ...one, node: change(one.node) }] as const,
+  );
+  return {
+    ...course,
+    sections: course.sections.map((section) => change(section)),
+    heldBack: Object.fromEntries(held),
+  };
+}
+
 /** How many folders deep a node is in itself: 0 for what holds no folder. */
 export function folderDepth(node: CourseNode): number {
   if (!isHolder(node)) return 0;
@@ -110,12 +127,13 @@ export function folderDepth(node: CourseNode): number {
 
 /** The course as it is seen: without tombstones. Two courses are the same when these are equal. */
 export function withoutTombstones(course: Course): Course {
-  return { ...course, sections: livingSections(course).map((section) => living(section)) };
+  return { ...course, sections: livingSections(course).map((section) => withoutRemoved(section)) };
 }
 
-function living<T extends Holder>(holder: T): T {
-  const items = livingItems(holder).map((item): Item => (isHolder(item) ? living(item) : item));
-  return { ...holder, items };
+/** A node without the tombstones in it. */
+export function withoutRemoved<N extends CourseNode>(node: N): N {
+  if (!isHolder(node)) return node;
+  return { ...node, items: livingItems(node).map((item) => withoutRemoved(item)) };
 }
 
 /** The course with the items of one holder replaced; only what lies above it is made anew. */

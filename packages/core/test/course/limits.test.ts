@@ -1,6 +1,6 @@
 /** A course is never changed into one that is too large to be read again. */
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, courseEntries, courseSchema, newItem, newSection, readField } from '../../src/index.ts';
+import { applyChange, courseEntries, courseSchema, newSection, readField } from '../../src/index.ts';
 import type { Course, Edit, FieldValue } from '../../src/index.ts';
 import { smallCourse } from '../support/arbitraries.ts';
 
@@ -13,7 +13,7 @@ const ENTRIES: Readonly<Record<string, FieldValue>> = {
   outcomes: { text: 'Lay a line', at: 1 },
   groups: { name: 'Boat one', kind: 'group', at: 1 },
   exceptions: { for: 'g', node: 'a1', opens: null, due: null, until: null, at: 1 },
-  heldBack: { node: newItem('page', { id: 'held', title: 'As it was' }) as never, release: null },
+  heldBack: { node: null, release: null },
   menu: { leads: { to: 'divider' }, names: {}, at: 1, shown: true, staffOnly: false, removed: false },
   areas: 'off',
   panels: { kind: 'outline', column: 'main', at: 1, shown: true },

@@ -134,13 +134,14 @@ const exception: fc.Arbitrary<Exception> = fc.record({
 });
 export const personException: fc.Arbitrary<PersonException> = fc.record(exceptionMoments);
 
-/** A section or an item as it may once have stood. */
+/** A section or an item as it may once have stood, or as nothing. */
 const heldBack: fc.Arbitrary<Course['heldBack']> = fc
   .tuple(
     fc.oneof<[fc.Arbitrary<Section>, fc.Arbitrary<Item>]>(section('s0', ['s0i0', 's0i1']), item('s1i0', 1)),
     seldom(fc.record({ day, time }), null, 2),
+    seldom(yes, false, 6),
   )
-  .map(([node, release]) => ({ [node.id]: { node, release } }));
+  .map(([node, release, isNew]) => ({ [node.id]: { node: isNew ? null : node, release } }));
 
 /** Somebody, anybody: members and others, with what they have done and have of their own. */
 export const viewer: fc.Arbitrary<Viewer> = fc.record({

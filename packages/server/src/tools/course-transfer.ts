@@ -5,13 +5,15 @@ import { stat } from 'node:fs/promises';
 import {
   isHolder,
   mapOwnContent,
+  mapTops,
   ownContent,
-  parseCourseFile,
+  readCourseFile,
   textFacts,
   textHashes,
   toCourseFile,
+  topsOf,
 } from '@itinerary/core';
-import type { Course, CourseFile, CourseNode, Item, Section } from '@itinerary/core';
+import type { Course, CourseFile, CourseNode, Item } from '@itinerary/core';
 import { systemClock } from '../config/clock.ts';
 import { filesFolderOf } from '../config/config.ts';
 import { loadCourse } from '../db/course-rows.ts';
@@ -67,7 +69,7 @@ function admit(file: CourseFile): Pick<CourseFile, 'course' | 'texts'> {
   const rename = (hash: string): string => renamed.get(hash) ?? hash;
   const course = mapOwnContent(file.course, { text: rename, file: (kept) => kept });
   return {
-    course: { ...course, sections: course.sections.map((section) => renameIn(section, rename)) },
+    course: mapTops(course, (node) => renameIn(node, rename)),
     texts,
   };
 }
@@ -114,8 +116,8 @@ async function filesHere(course: Course, texts: CourseFile['texts'], folder: str
     return (await look(node.file.hash, node.file.name)) ? node : { ...node, file: null };
   };
   // One after the other, so that what is missing is told in the order of the course.
-  const sections: Section[] = [];
-  for (const section of course.sections) sections.push(await keep(section));
+  const tops = new Map<CourseNode, CourseNode>();
+  for (const node of topsOf(course)) tops.set(node, await keep(node));
   const own = new Set<string>();
   for (const { hash, name } of ownContent(course).files) if (await look(hash, name)) own.add(hash);
   for (const hash of textHashes(course)) {
@@ -126,25 +128,22 @@ async function filesHere(course: Course, texts: CourseFile['texts'], folder: str
     text: (hash) => hash,
     file: (file) => (own.has(file.hash) ? file : null),
   });
-  return { kept: { ...face, sections }, rows: [...rows.values()], missing: [...missing.values()] };
+  const kept = mapTops(face, (node) => (tops.get(node) ?? node) as typeof node);
+  return { kept, rows: [...rows.values()], missing: [...missing.values()] };
 }
 
-async function importCourse(em: EntityManager, path: string, folder: string): Promise<string> {
-  let data: unknown;
+function bytesOf(path: string): Uint8Array {
   try {
-    data = JSON.parse(readFileSync(path, 'utf8'));
+    return readFileSync(path);
   } catch (error) {
     throw new Sentence(`${path}: ${(error as Error).message}`);
   }
-  const parsed = parseCourseFile(data);
-  if (!parsed.ok) {
-    const sentences = parsed.mistakes.map(
-      ({ path: place, value, expected }) =>
-        `${path}: at ${place} stands ${JSON.stringify(value)?.slice(0, 60) ?? 'nothing'}; expected: ${expected}`,
-    );
-    throw new Sentence(sentences.join('\n'));
-  }
-  const { course, texts } = admit(parsed.value);
+}
+
+async function importCourse(em: EntityManager, path: string, folder: string): Promise<string> {
+  const read = readCourseFile(bytesOf(path));
+  if (!read.ok) throw new Sentence(read.sentences.map((one) => `${path}: ${one}`).join('\n'));
+  const { course, texts } = admit(read.file);
   const [institution] = await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 });
   const staff =
     institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));

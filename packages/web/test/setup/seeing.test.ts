@@ -1,6 +1,6 @@
 /** Looking at a course as somebody: what they miss, when it changes, and the words for it. */
 import { describe, expect, test } from '@jest/globals';
-import { newItem, newSection, planCourse, subtree } from '@itinerary/core';
+import { newItem, newSection, planCourse } from '@itinerary/core';
 import type { Course, Item, OpeningRule, Viewer, WaitView } from '@itinerary/core';
 import { createI18n } from 'vue-i18n';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -8,7 +8,6 @@ import { openingSentence } from '../../src/learner/words/opening-words.ts';
 import enLearner from '../../src/locales/en/learner.ts';
 import esLearner from '../../src/locales/es/learner.ts';
 import { shortened, wordChanges } from '../../src/setup/held/word-changes.ts';
-import { holdEdit, planRelease, releaseEdit } from '../../src/setup/held/holding.ts';
 import { changesFor, spanOf } from '../../src/setup/seeing/changes.ts';
 import { exampleDeeds } from '../../src/stores/example-deeds.ts';
 import { ghostsOf } from '../../src/setup/seeing/ghosts.ts';
@@ -171,24 +170,4 @@ describe('two texts, word by word', () => {
     expect(first?.text.length).toBeLessThan(120);
     expect(first?.text.startsWith(' … ')).toBe(true);
   });
-});
-
-test('holding keeps the node as it stands; releasing lets it go, now or at a moment', () => {
-  const of = course();
-  const [A] = of.sections;
-  expect(holdEdit(of, A!)).toMatchObject({
-    target: 'course',
-    field: 'heldBack.A',
-    value: { release: null },
-    was: null,
-  });
-  const heldBack = { A: { node: A!, release: null } };
-  const release = { day: '2027-01-20', time: '08:00' };
-  expect(planRelease({ ...of, heldBack }, 'A', release)).toMatchObject({
-    value: { release },
-    was: { release: null },
-  });
-  expect(releaseEdit({ ...of, heldBack }, 'A')).toMatchObject({ value: null, was: { release: null } });
-  expect(planRelease(of, 'B', release)).toBeNull();
-  expect(subtree(A!).length).toBe(4);
 });

@@ -5,7 +5,8 @@
 import { MAX_FOLDER_DEPTH, MAX_ITEMS_PER_PARENT, TOMBSTONES_FACTOR } from '../schema/items-schema.ts';
 import type { Item } from '../schema/items-schema.ts';
 import { MAX_SECTIONS } from '../schema/schema.ts';
-import type { Course, CourseNode, Section } from '../schema/schema.ts';
+import type { Course, CourseNode, HeldBack, Section } from '../schema/schema.ts';
+import { checkHeld } from '../parse-course.ts';
 import { sameValue } from './edits.ts';
 import type { Change, Edit, InsertEdit, MoveEdit, RemoveEdit, SetEdit } from './edits.ts';
 import { fieldSchema, readField, roomOf, writeField } from './fields.ts';
@@ -71,6 +72,8 @@ function applySet(course: Course, edit: SetEdit, undoing: boolean): Step {
   }
   // The schema may trim; what is stored, and what an undo compares with, is the trimmed value.
   const value = checked.data as SetEdit['value'];
+  const wrong = place === null ? wrongCopy(course, field, value) : null;
+  if (wrong !== null) return refuse({ code: 'bad_value', target, field, value: edit.value, expected: wrong });
   const holder = place === null ? course : place.node;
   const before = readField(holder, field);
   if (undoing && !sameValue(before, edit.was)) {
@@ -88,6 +91,14 @@ function applySet(course: Course, edit: SetEdit, undoing: boolean): Step {
   return { ok: true, course: next, inverse: { kind: 'set', target, field, value: before, was: value } };
 }
 
+/** What was expected of a copy of something held, where it could not be read again. */
+function wrongCopy(course: Course, field: string, value: SetEdit['value']): string | null {
+  const table = 'heldBack.';
+  if (!field.startsWith(table) || value === null) return null;
+  const [wrong] = checkHeld(course.id, field.slice(table.length), value as unknown as HeldBack);
+  return wrong === undefined ? null : `at ${wrong.path}, ${wrong.expected}`;
+}
+
 const entriesIn = (course: Course, table: string): number =>
   Object.keys(readField(course, table) as object).length;
 
@@ -101,6 +112,9 @@ function applyInsert(course: Course, edit: InsertEdit): Step {
   const parent = edit.after === target ? standing.parent : edit.parent;
   const stop = checkParent(course, standing.node, parent);
   if (stop !== null) return refuse({ ...stop, target });
+  const most = mostBeside(standing.node);
+  const living = siblings(course, parent).filter(({ removed }) => !removed);
+  if (living.length >= most) return refuse({ code: 'too_many', target, most });
   const revived = { ...standing.node, removed: false };
   const inverse: Edit = { kind: 'remove', target };
   if (edit.after === target) {

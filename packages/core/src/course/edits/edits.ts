@@ -8,7 +8,7 @@
 import { z } from 'zod';
 import { idSchema, storableSchema } from '../schema/basics.ts';
 import { itemSchema } from '../schema/items-schema.ts';
-import { isShallow, sectionSchema } from '../schema/schema.ts';
+import { sectionSchema, wrongBefore } from '../schema/schema.ts';
 
 /** Values that fields hold: JSON, compared by content. */
 export type FieldValue =
@@ -18,7 +18,7 @@ export type FieldValue =
 const MAX_VALUE = 1_000_000;
 
 export const fieldValueSchema: z.ZodType<FieldValue> = z
-  .custom<FieldValue>((value) => isShallow(value), 'a value that nests less')
+  .custom<FieldValue>((value) => wrongBefore(value) === null, 'a value that nests less')
   .pipe(z.json() as z.ZodType<FieldValue, FieldValue>)
   .refine((value) => JSON.stringify(value).length <= MAX_VALUE, 'a shorter value')
   .refine(isStorable, 'text without NUL and without halves of characters');
@@ -45,7 +45,7 @@ export const insertSchema = z.strictObject({
   parent: idSchema,
   after: idSchema.nullable(),
   node: z
-    .custom<unknown>((node) => isShallow(node), 'a node that nests less')
+    .custom<unknown>((node) => wrongBefore(node) === null, 'a node that nests less')
     .pipe(z.union([sectionSchema, itemSchema])),
 });
 

@@ -93,10 +93,23 @@ const TEXT_ENTRIES: ReadonlySet<string> = new Set(['panels', 'announcements']);
 /** The value of a field with the hash of its long text replaced; the same where it holds none. */
 export function mapTextHash(field: string, value: FieldValue, replace: (hash: string) => string): FieldValue {
   if (TEXT_FIELDS.has(field)) return typeof value === 'string' ? replace(value) : value;
-  if (value === null || typeof value !== 'object' || !('text' in value)) return value;
+  if (value === null || typeof value !== 'object') return value;
   const table = field.slice(0, field.lastIndexOf('.'));
+  if (table === 'heldBack') return withinNode(value, replace);
+  if (!('text' in value)) return value;
   const { text } = value;
   return TEXT_ENTRIES.has(table) && typeof text === 'string' ? { ...value, text: replace(text) } : value;
+}
+
+/** What is held comes with all that stands in it. */
+function withinNode(value: FieldValue, replace: (hash: string) => string): FieldValue {
+  if (Array.isArray(value)) return value.map((one: FieldValue) => withinNode(one, replace));
+  if (value === null || typeof value !== 'object') return value;
+  const inner = Object.entries(value).map(([key, one]: [string, FieldValue]): [string, FieldValue] => {
+    if (key === 'text') return [key, typeof one === 'string' ? replace(one) : one];
+    return [key, ['node', 'items'].includes(key) ? withinNode(one, replace) : one];
+  });
+  return Object.fromEntries(inner);
 }
 
 export function courseFields(): readonly string[] {

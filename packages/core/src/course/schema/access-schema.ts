@@ -73,7 +73,7 @@ export interface ConditionGroup {
 }
 export type Condition = SingleCondition | ConditionGroup;
 
-const groupOf = (inner: z.ZodType<Condition>): z.ZodType<ConditionGroup> =>
+const groupOf = <Inner extends z.ZodType<Condition>>(inner: Inner) =>
   z
     .strictObject({ kind: z.enum(['all', 'any']), of: z.array(inner).max(MAX_CONDITIONS) })
     .refine(
@@ -82,8 +82,10 @@ const groupOf = (inner: z.ZodType<Condition>): z.ZodType<ConditionGroup> =>
     );
 
 const innermost = groupOf(singleConditionSchema);
-const middle = groupOf(z.union([singleConditionSchema, innermost]));
-export const whenSchema = groupOf(z.union([singleConditionSchema, middle]));
+const either = <Group extends ReturnType<typeof groupOf>>(group: Group) =>
+  z.discriminatedUnion('kind', [...singleConditionSchema.options, group]);
+const middle = groupOf(either(innermost));
+export const whenSchema: z.ZodType<ConditionGroup> = groupOf(either(middle));
 
 /**
  * What an opening waits for besides its own moment, `opens`, which stands first and has to be met as well.

@@ -11,7 +11,9 @@ export const MAX_SUMMARY = 500;
 /** Ids are made by whoever makes the node: UUIDs in practice, any short token in a hand-written file. */
 export const idSchema = z
   .string()
-  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _, 1 to 64 of them');
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _, 1 to 64 of them')
+  // Ids are looked up in tables: what every object has would be found there.
+  .refine((id) => !(id in Object.prototype), 'an id that is no name of the language, as `constructor` is');
 
 export const textHashSchema = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 hash, 64 lower-case hex digits');
 
@@ -103,25 +105,45 @@ export interface Mistake {
 export type Parsed<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly mistakes: readonly Mistake[] };
 
+type Path = readonly PropertyKey[];
+type Issue = z.core.$ZodIssue;
+
 /** Reads `data` with a schema; every mistake names its path and the value found there. */
 export function parseWith<T>(schema: z.ZodType<T>, data: unknown): Parsed<T> {
   const result = schema.safeParse(data);
   if (result.success) return { ok: true, value: result.data };
-  return {
-    ok: false,
-    mistakes: result.error.issues.map((issue) => ({
-      path: issue.path.map(String).join('.'),
-      value: valueAt(data, issue.path),
-      expected: issue.message,
-    })),
-  };
+  return { ok: false, mistakes: result.error.issues.flatMap((issue) => mistakesOf(data, issue)) };
 }
 
-function valueAt(data: unknown, path: readonly PropertyKey[]): unknown {
+const NO_FIELD = 'nothing, since there is no such field';
+
+function mistakesOf(data: unknown, issue: Issue, above: Path = []): readonly Mistake[] {
+  const path = [...above, ...issue.path];
+  if (issue.code === 'unrecognized_keys') {
+    return issue.keys.map((key) => mistakeAt(data, [...path, key], NO_FIELD));
+  }
+  const [nearest, ...others] = issue.code === 'invalid_union' ? nearestOf(issue.errors) : [];
+  if (nearest === undefined) return [mistakeAt(data, path, issue.message)];
+  if (others.length === 0) return nearest.flatMap((inner) => mistakesOf(data, inner, path));
+  const expected = [nearest, ...others].map(([first]) => first?.message ?? '');
+  return [mistakeAt(data, path, [...new Set(expected)].join(', or '))];
+}
+
+/** Of the ways in which something could have been right, those that it misses by least. */
+function nearestOf(ways: readonly (readonly Issue[])[]): readonly (readonly Issue[])[] {
+  const least = Math.min(...ways.map((issues) => issues.length));
+  return ways.filter((issues) => issues.length === least);
+}
+
+function mistakeAt(data: unknown, path: Path, expected: string): Mistake {
+  return { path: path.map(String).join('.'), value: valueAt(data, path), expected };
+}
+
+function valueAt(data: unknown, path: Path): unknown {
   let here: unknown = data;
   for (const key of path) {
     if (here === null || typeof here !== 'object') return undefined;
-    here = (here as Record<PropertyKey, unknown>)[key];
+    here = Object.hasOwn(here, key) ? (here as Record<PropertyKey, unknown>)[key] : undefined;
   }
   return here;
 }

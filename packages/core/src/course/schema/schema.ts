@@ -10,7 +10,6 @@ import {
   codeSchema,
   daySchema,
   idSchema,
-  parseWith,
   storableSchema,
   summarySchema,
   tableSchema,
@@ -18,7 +17,6 @@ import {
   textHashSchema,
   titleSchema,
 } from './basics.ts';
-import type { Mistake, Parsed } from './basics.ts';
 import {
   changedBySchema,
   closedSchema,
@@ -49,7 +47,6 @@ import { coursePictureSchema, lookSchema } from './look-schema.ts';
 import { AREAS, arriveSchema, FIRST_MENU, MAX_MENU, menuEntrySchema } from './menu-schema.ts';
 import { announcementSchema, contactSchema, MAX_ANNOUNCEMENTS, MAX_CONTACTS } from './messages-schema.ts';
 import { languageSchema, roleNameSchema } from './words-schema.ts';
-import { isHolderKind } from './kinds.ts';
 
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
 export const MAX_SECTIONS = 200;
@@ -88,11 +85,11 @@ export const sectionSchema = z.strictObject({
 });
 
 /**
- * A section or item that is held: what learners go on seeing of it, as it stood when it was held, until it is
- * released. `release`: by itself, at that moment.
+ * A section or item that is held: what learners go on seeing of it, as they had it when it was held, until it is
+ * released; null: they had nothing of it. `release`: by itself, at that moment.
  */
 export const heldBackSchema = z.strictObject({
-  node: z.union([sectionSchema, itemSchema]),
+  node: z.union([sectionSchema, itemSchema]).nullable(),
   release: localMomentSchema.nullable(),
 });
 export type HeldBack = z.infer<typeof heldBackSchema>;
@@ -193,47 +190,21 @@ export type CourseNode = Section | Item;
 const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH + 6 + 2 * MAX_RULE_DEPTH;
 
 /**
- * Whether foreign data nests no deeper than a course can. Asked first, and without recursion, so that no
- * reader after it can run out of stack.
+ * What no schema can say of foreign data, or null where it is as it should be: that it nests no deeper than a
+ * course can, and that nothing in it goes by a name which is dropped in silence. Asked first, and without
+ * recursion, so that no reader after it can run out of stack.
  */
-export function isShallow(data: unknown): boolean {
+export function wrongBefore(data: unknown): string | null {
   let level: unknown[] = [data];
   for (let depth = 0; level.length > 0; depth += 1) {
-    if (depth > MAX_NESTING) return false;
-    level = level.flatMap((one) => (one !== null && typeof one === 'object' ? Object.values(one) : []));
-  }
-  return true;
-}
-
-/** The only way from foreign data to a `Course`: shapes, bounds, and every id used once. */
-export function parseCourse(data: unknown): Parsed<Course> {
-  if (!isShallow(data)) {
-    return { ok: false, mistakes: [{ path: '', value: undefined, expected: 'less nesting' }] };
-  }
-  const parsed = parseWith(courseSchema, data);
-  if (!parsed.ok) return parsed;
-  const mistakes = checkNodes(parsed.value);
-  return mistakes.length > 0 ? { ok: false, mistakes } : parsed;
-}
-
-function checkNodes(course: Course): readonly Mistake[] {
-  const seen = new Set<string>([course.id]);
-  const mistakes: Mistake[] = [];
-  const visit = (node: CourseNode, path: string, depth: number): void => {
-    if (seen.has(node.id)) {
-      mistakes.push({
-        path: `${path}.id`,
-        value: node.id,
-        expected: 'an id that nothing else in the course has',
-      });
+    if (depth > MAX_NESTING) return 'less nesting';
+    const next: unknown[] = [];
+    for (const one of level) {
+      if (one === null || typeof one !== 'object') continue;
+      if (Object.hasOwn(one, '__proto__')) return 'nothing named __proto__';
+      for (const inner of Object.values(one)) next.push(inner);
     }
-    seen.add(node.id);
-    if (depth > MAX_FOLDER_DEPTH && isHolderKind(node.kind)) {
-      mistakes.push({ path, value: node.title, expected: `folders at most ${MAX_FOLDER_DEPTH} deep` });
-    } else if (isHolderKind(node.kind) && 'items' in node) {
-      node.items.forEach((item, at) => visit(item, `${path}.items.${at}`, depth + 1));
-    }
-  };
-  course.sections.forEach((section, at) => visit(section, `sections.${at}`, 0));
-  return mistakes;
+    level = next;
+  }
+  return null;
 }

@@ -1,6 +1,6 @@
 /** Learners who change the words of a page, where the page or the course lets them. */
 import type { PageTextAnswer } from '@itinerary/contract';
-import { accessAt, findNode, heldAt } from '@itinerary/core';
+import { accessAt, findNode, holdOver } from '@itinerary/core';
 import type { Course, Viewer } from '@itinerary/core';
 import { TextRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -20,8 +20,7 @@ export function mayChangePage(course: Course, viewer: Viewer, item: string, now:
   if (viewer.role !== 'learner' || place === null || !('changedBy' in place.node)) return false;
   if ((place.node.changedBy ?? course.changedBy) !== 'learners') return false;
   // What is held gathers the staff's words, which learners do not see.
-  const held = heldAt(course, at);
-  if ([...place.above, place.node].some(({ id }) => held.includes(id))) return false;
+  if (holdOver(course, item, at) !== null) return false;
   return accessAt(course, viewer, at).nodes.get(item)?.state === 'open';
 }
 

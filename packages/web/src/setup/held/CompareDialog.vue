@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** What learners see and what is held, beside each other, word by word. */
-import { findNode, subtree } from '@itinerary/core';
+import { findNode, learnersNode, subtree } from '@itinerary/core';
 import type { CourseNode } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
 import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { shortened, wordChanges, wordsOf } from './word-changes.ts';
@@ -14,6 +15,7 @@ const props = defineProps<{ node: CourseNode }>();
 const open = defineModel<boolean>({ required: true });
 const { t } = useI18n();
 const plan = usePlan();
+const session = useSession();
 const texts = useTexts();
 
 interface Compared {
@@ -30,15 +32,12 @@ const isChanged = (pieces: readonly Piece[]): boolean => pieces.some(({ kind }) 
 
 /** Node by node: those of both, and those of one alone. */
 const compared = computed<readonly Compared[]>(() => {
-  const was = plan.course?.heldBack[props.node.id]?.node;
-  const place = plan.course === null ? null : findNode(plan.course, props.node.id);
-  if (was === undefined || place === null) return [];
+  if (plan.course === null) return [];
+  const was = learnersNode(plan.course, props.node.id, Date.parse(session.now()));
+  const place = findNode(plan.course, props.node.id);
+  if (place === null) return [];
   const living = (node: CourseNode): boolean => !node.removed;
-  const before = new Map(
-    subtree(was)
-      .filter(living)
-      .map((node) => [node.id, node]),
-  );
+  const before = new Map((was === null ? [] : subtree(was)).filter(living).map((node) => [node.id, node]));
   const after = new Map(
     subtree(place.node)
       .filter(living)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is held: that learners do not see it, what has changed since, and its release, now or at a moment. */
 import { IconHandStop } from '@tabler/icons-vue';
+import { planRelease, releaseEdit } from '@itinerary/core';
 import type { CourseNode } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -9,7 +10,6 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MomentFields from '../access/MomentFields.vue';
 import CompareDialog from './CompareDialog.vue';
-import { planRelease, releaseEdit } from './holding.ts';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean }>();
 const { t, locale } = useI18n();

@@ -3,6 +3,7 @@ import { IconChartBar, IconColumns3, IconCopy, IconInbox, IconListNumbers } from
 import {
   allLivingItems,
   findNode,
+  heldAt,
   isHolder,
   ITEM_KINDS,
   livingSections,
@@ -16,6 +17,7 @@ import { useRoute } from 'vue-router';
 import { VMenu } from 'vuetify/components/VMenu';
 import { fold } from '../../words/fold.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
 import FindField from '../../ui/fields/FindField.vue';
 import type { SelectOption } from '../../ui/fields/select-option.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
@@ -51,6 +53,7 @@ type Node = SectionRow | ItemRow;
 const { t } = useI18n();
 const route = useRoute();
 const plan = usePlan();
+const session = useSession();
 const table = ref<{ focus: (id: string, cell?: string) => Promise<void> } | null>(null);
 const folded = ref<ReadonlySet<string>>(new Set());
 const find = ref('');
@@ -79,9 +82,11 @@ const filter = computed<Filter>(() => {
   };
 });
 /** A line that says the same is the same object, so that it is not drawn again. */
-const rows = computed<readonly OutlineRow[]>((before) =>
-  share(before ?? [], plan.planned === null ? [] : outlineRows(plan.planned, folded.value, filter.value)),
-);
+const rows = computed<readonly OutlineRow[]>((before) => {
+  const held = heldAt(course.value, Date.parse(session.now()));
+  const now = plan.planned === null ? [] : outlineRows(plan.planned, folded.value, filter.value, held);
+  return share(before ?? [], now);
+});
 const order = computed(() => rows.value.filter(isNodeRow).map(({ id }) => id));
 const sections = computed(() => livingSections(course.value));
 const itemCount = computed(() => sections.value.reduce((sum, one) => sum + allLivingItems(one).length, 0));

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** Who gets a section or item, when, and what counts as done: all that decides about it besides its words. */
 import { IconHandStop } from '@tabler/icons-vue';
-import { isContent, momentsOf, resolveAccess, stateAt, traitsOf, waitsOf } from '@itinerary/core';
+import {
+  heldAt,
+  holdEdit,
+  isContent,
+  momentsOf,
+  resolveAccess,
+  stateAt,
+  traitsOf,
+  waitsOf,
+} from '@itinerary/core';
 import type { ChangedBy, CourseNode, DoneRule, FieldValue, GroupWork } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -11,7 +20,6 @@ import { useSession } from '../../../stores/session.ts';
 import SelectField from '../../../ui/fields/SelectField.vue';
 import CheckField from '../../fields/CheckField.vue';
 import HeldNote from '../../held/HeldNote.vue';
-import { holdEdit } from '../../held/holding.ts';
 import RuleDialog from '../../rules/RuleDialog.vue';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean }>();
@@ -64,9 +72,10 @@ function audience(id: string, isIn: boolean): void {
 const isLive = computed(
   () => plan.course !== null && stateAt(plan.course, Date.parse(session.now())) === 'live',
 );
-const isHeld = computed(() => Object.hasOwn(plan.course?.heldBack ?? {}, props.node.id));
+const moment = (): number => Date.parse(session.now());
+const isHeld = computed(() => plan.course !== null && heldAt(plan.course, moment()).includes(props.node.id));
 function hold(): void {
-  if (plan.course !== null) plan.change([holdEdit(plan.course, props.node)]);
+  if (plan.course !== null) plan.change([holdEdit(plan.course, props.node.id, moment())]);
 }
 </script>
 

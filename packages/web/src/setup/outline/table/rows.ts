@@ -82,6 +82,7 @@ export function outlineRows(
   plan: CoursePlan,
   folded: ReadonlySet<string>,
   filter: Filter,
+  held: readonly string[] = [],
 ): readonly OutlineRow[] {
   const rows: OutlineRow[] = [];
   const pauses = pauseLines(plan);
@@ -91,7 +92,7 @@ export function outlineRows(
       while (pauses[0] !== undefined && pauses[0].first < span.slot.first)
         rows.push(pauses.shift() as PauseLine);
     }
-    const isHeld = (id: string): boolean => Object.hasOwn(plan.course.heldBack, id);
+    const isHeld = (id: string): boolean => held.includes(id);
     const inside = itemRows(planned, folded, filter, isHeld);
     const isFound = filter.isOff || inside.length > 0 || isSectionFound(planned, filter);
     if (isFound) {
