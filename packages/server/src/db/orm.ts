@@ -12,6 +12,7 @@ import { Migration0006 } from './migrations/migration-0006.ts';
 import { Migration0007 } from './migrations/migration-0007.ts';
 import { Migration0008 } from './migrations/migration-0008.ts';
 import { Migration0009 } from './migrations/migration-0009.ts';
+import { Migration0010 } from './migrations/migration-0010.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -27,6 +28,7 @@ export const MIGRATIONS = [
   { name: '0007-changes-by-moment', class: Migration0007 },
   { name: '0008-comments-come-back', class: Migration0008 },
   { name: '0009-kinds-in-a-table', class: Migration0009 },
+  { name: '0010-tries-counted-first', class: Migration0010 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {
@@ -40,7 +42,7 @@ export async function connect(databaseUrl: string): Promise<Database> {
       snapshot: false,
       transactional: true,
     },
-    schemaGenerator: { skipTables: ['session', 'sign_in_failure', 'node_kind'] },
+    schemaGenerator: { skipTables: ['session', 'attempt', 'node_kind'] },
     pool: { min: 0, max: 10 },
     driverOptions: { connection: { application_name: 'itinerary' } },
     // What goes wrong is thrown, and logged where it is caught.

@@ -169,7 +169,7 @@ const TABLES = [
   'menu_template',
   'institution_page',
   'session',
-  'sign_in_failure',
+  'attempt',
   'course_secret',
   'deed',
   'person_exception',

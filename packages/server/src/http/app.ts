@@ -10,6 +10,7 @@ import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
 import { diskStore } from '../files/file-store.ts';
+import { openAttempts } from '../usecases/people/attempts.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
 import { problemHandler } from './problem.ts';
@@ -66,7 +67,13 @@ export function createApp({ config, database, pool, log, notices }: Parts): Expr
     if (request.path === '/health' || request.path === '/openapi.json') next();
     else sessionHandler(request, response, next);
   });
-  const ground = { config, database, store: diskStore(config.filesFolder), notices };
+  const ground = {
+    config,
+    database,
+    store: diskStore(config.filesFolder),
+    notices,
+    attempts: openAttempts(pool),
+  };
   registerRoutes(app, ground);
   app.use('/api', () => {
     throw nothingHere();

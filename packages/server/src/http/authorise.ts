@@ -12,7 +12,8 @@ import { Failure } from '../usecases/failure.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { mayCreateCourses, viewerOf } from '../usecases/access/viewer.ts';
 import type { Caller, CourseCaller, CourseReader, SignedIn, WhoFor } from './call.ts';
-import { isVisiting, visit } from './session.ts';
+import { passphraseMark } from '../usecases/access/passphrase.ts';
+import { visitBy } from './session.ts';
 
 interface Asking {
   readonly em: EntityManager;
@@ -53,13 +54,15 @@ async function reader(asking: Asking): Promise<CourseReader> {
   const courseId = String(request.params['course']);
   const loaded = await courseFor(em, person, courseId);
   const own = loaded === null ? null : await viewerOf(em, person, loaded.course, now);
-  const viewer = own !== null && isVisiting(request, courseId, now) ? { ...own, passphrase: true } : own;
+  const by = own === null ? null : visitBy(request, courseId, now);
+  // Changed or taken away, it lets in nobody who came by it.
+  const isVisiting = by !== null && by === (await passphraseMark(em, courseId));
+  const viewer = own !== null && isVisiting ? { ...own, passphrase: true } : own;
   if (loaded === null || viewer === null || !isThere(resolveAccess(loaded.course, viewer, now).course)) {
     // Whoever has not signed in may get it once they have.
     if (person === null) throw new Failure('not_signed_in', 'Sign in first');
     throw nothingHere();
   }
-  if (viewer.passphrase === true) visit(request, courseId, now);
   return { person, viewer, loaded };
 }
 

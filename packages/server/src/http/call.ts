@@ -17,6 +17,7 @@ import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
 import type { Notices } from '../live/notices.ts';
+import type { Attempts } from '../usecases/people/attempts.ts';
 import type { FileToSend } from '../usecases/files/files.ts';
 
 /** What every answer is made from, whatever asked for it. */
@@ -25,6 +26,7 @@ export interface Ground {
   readonly database: Database;
   readonly store: FileStore;
   readonly notices: Notices;
+  readonly attempts: Attempts;
 }
 
 /** For routes that anyone may ask. */

@@ -48,6 +48,7 @@ export function sendProblem(response: Response, failure: Failure): void {
     code: failure.code,
     ...(failure.errors.length > 0 ? { errors: failure.errors.map(shorten) } : {}),
   };
+  if (failure.retryAfter !== null) response.set('Retry-After', String(failure.retryAfter));
   response.status(status).type('application/problem+json').send(JSON.stringify(problem));
 }
 

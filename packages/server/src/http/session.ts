@@ -5,11 +5,18 @@ import session from 'express-session';
 import type { Pool } from 'pg';
 import type { Config } from '../config/config.ts';
 
+interface Visit {
+  /** ISO, UTC. */
+  readonly until: string;
+  /** The mark of the passphrase that it is by. */
+  readonly by: string;
+}
+
 declare module 'express-session' {
   interface SessionData {
     person: string;
-    /** Courses that somebody visits with a passphrase: by id, until when (ISO, UTC). */
-    visits: Record<string, string>;
+    /** Courses that somebody visits with a passphrase, by id. */
+    visits: Record<string, Visit>;
   }
 }
 
@@ -30,18 +37,19 @@ export function sessions(config: Config, pool: Pool): RequestHandler {
   });
 }
 
-/** A visit ends after an hour without a page. */
+/** From the passphrase on, however many pages are looked at. */
 const VISIT_MS = 60 * 60 * 1000;
 
-export function isVisiting(request: Request, course: string, now: string): boolean {
-  const until = request.session.visits?.[course];
-  return until !== undefined && Date.parse(now) < Date.parse(until);
+/** @returns the mark of the passphrase that the visit is by; null: there is none, or it is over. */
+export function visitBy(request: Request, course: string, now: string): string | null {
+  const { visits = {} } = request.session;
+  const found = Object.hasOwn(visits, course) ? visits[course] : undefined;
+  return found !== undefined && Date.parse(now) < Date.parse(found.until) ? found.by : null;
 }
 
-/** Begins a visit, or goes on with it. */
-export function visit(request: Request, course: string, now: string): void {
+export function beginVisit(request: Request, course: string, by: string, now: string): void {
   const until = new Date(Date.parse(now) + VISIT_MS).toISOString();
-  request.session.visits = { ...request.session.visits, [course]: until };
+  request.session.visits = { ...request.session.visits, [course]: { until, by } };
 }
 
 /** A new session id for a new sign-in, so that one planted before it is worth nothing. */
@@ -61,5 +69,25 @@ export function startSession(request: Request, person: string): Promise<void> {
 export function endSession(request: Request): Promise<void> {
   return new Promise((resolve, reject) => {
     request.session.destroy((failed: unknown) => (failed ? reject(failed as Error) : resolve()));
+  });
+}
+
+const KNOWN_COOKIE = 'itinerary-known';
+const A_YEAR_MS = 365 * 24 * 60 * 60 * 1000;
+
+/** What the browser says of who has signed in on it; whether that is so is for others to check. */
+export function knownCookie(request: Request): string {
+  const found = new RegExp(`(?:^|; )${KNOWN_COOKIE}=([A-Za-z0-9_.-]*)`).exec(request.headers.cookie ?? '');
+  return found?.[1] ?? '';
+}
+
+export function rememberKnown(request: Request, value: string, secure: boolean): void {
+  const path = '/api/session';
+  request.res?.cookie(KNOWN_COOKIE, value, {
+    httpOnly: true,
+    sameSite: 'strict',
+    secure,
+    maxAge: A_YEAR_MS,
+    path,
   });
 }

@@ -6,6 +6,8 @@ export class Failure extends Error {
     readonly code: ProblemCode,
     message: string,
     readonly errors: readonly FieldProblem[] = [],
+    /** In so many seconds it may be tried again. */
+    readonly retryAfter: number | null = null,
   ) {
     super(message);
   }

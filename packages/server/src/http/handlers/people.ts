@@ -4,10 +4,12 @@ import { PersonRow } from '../../db/entities.ts';
 import { nothingHere } from '../../usecases/nothing-here.ts';
 import { demoPeople } from '../../usecases/people/demo-people.ts';
 import { me } from '../../usecases/people/me.ts';
-import { signIn } from '../../usecases/people/sign-in.ts';
+import { isKnownBrowser, knowBrowser } from '../../usecases/people/known-browsers.ts';
+import { foldAddress, signIn } from '../../usecases/people/sign-in.ts';
 import type { Config } from '../../config/config.ts';
 import type { HandlersOf } from '../call.ts';
-import { endSession, startSession } from '../session.ts';
+import { placeOf } from '../place.ts';
+import { endSession, knownCookie, rememberKnown, startSession } from '../session.ts';
 
 function demoOnly({ demo }: Config): void {
   if (!demo) throw nothingHere();
@@ -15,9 +17,15 @@ function demoOnly({ demo }: Config): void {
 
 export const PEOPLE: HandlersOf<typeof PEOPLE_ROUTES> = {
   me: ({ em, config, now, who }) => me(em, config, who.person, now),
-  signIn: async ({ em, config, now, body, request }) => {
-    const person = await signIn(em, body.address, body.password);
+  signIn: async ({ em, config, attempts, now, body, request }) => {
+    const address = foldAddress(body.address);
+    const { sessionSecret } = config;
+    const cookie = knownCookie(request);
+    const isKnown = isKnownBrowser(sessionSecret, cookie, address);
+    const from = { address, place: placeOf(request), isKnown };
+    const person = await signIn(em, attempts, from, body.password);
     await startSession(request, person.id);
+    rememberKnown(request, knowBrowser(sessionSecret, cookie, address), config.secure);
     return me(em, config, person, now);
   },
   signOut: ({ request }) => endSession(request),

@@ -1,10 +1,11 @@
 /** The passphrase for visitors: kept as a hash, compared in even time, and closed to guessing by trial. */
+import { createHash } from 'node:crypto';
 import type { Passphrase, Course } from '@itinerary/core';
 import { isEasyPassphrase } from '@itinerary/core';
 import { CourseSecretRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { hashPassword, passwordMatches } from '../people/passwords.ts';
-import { countFailure, forgetFailures, hasFailedTooOften } from '../people/attempts.ts';
+import type { Attempts } from '../people/attempts.ts';
 import { Failure } from '../failure.ts';
 
 export async function passphraseState(em: EntityManager, courseId: string): Promise<Passphrase> {
@@ -32,19 +33,37 @@ export async function setPassphrase(
   return easy ? 'easy' : 'good';
 }
 
-export async function checkPassphrase(em: EntityManager, courseId: string, said: string): Promise<void> {
-  const of = `visit:${courseId}`;
-  if (await hasFailedTooOften(em, of)) {
-    throw new Failure(
-      'too_many_attempts',
-      'Too many wrong passphrases for this course; try again in 15 minutes',
-    );
+export interface VisitTry {
+  readonly course: string;
+  /** Where it comes from on the network. */
+  readonly place: string;
+}
+
+/**
+ * @returns the mark of the passphrase that was right, by which a visit is known to be by it.
+ * @throws Failure `wrong_passphrase`, `too_many_attempts`.
+ */
+export async function checkPassphrase(
+  em: EntityManager,
+  attempts: Attempts,
+  of: VisitTry,
+  said: string,
+): Promise<string> {
+  const tried = await attempts.visit(of);
+  const row = await em.findOne(CourseSecretRow, { courseId: of.course });
+  const isRight = await passwordMatches(said.trim(), row?.passphraseHash ?? null);
+  if (row !== null && isRight) {
+    await tried.giveBack();
+    return markOf(row.passphraseHash);
   }
-  const row = await em.findOne(CourseSecretRow, { courseId });
-  if (await passwordMatches(said.trim(), row?.passphraseHash ?? null)) {
-    await forgetFailures(em, of);
-    return;
-  }
-  await countFailure(em, of);
   throw new Failure('wrong_passphrase', 'That is not the passphrase of this course');
+}
+
+/** Says which passphrase a visit is by, and nothing of what it is. */
+const markOf = (hash: string): string => createHash('sha256').update(hash).digest('base64url').slice(0, 22);
+
+/** Null: there is none now. */
+export async function passphraseMark(em: EntityManager, courseId: string): Promise<string | null> {
+  const row = await em.findOne(CourseSecretRow, { courseId });
+  return row === null ? null : markOf(row.passphraseHash);
 }

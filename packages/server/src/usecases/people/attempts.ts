@@ -1,23 +1,106 @@
-/** Ten failures for one address or course in a quarter of an hour close it for the rest of it. */
-import type { EntityManager } from '../../db/orm.ts';
+/**
+ * Tries at passwords and passphrases. Each is counted before it is checked, so that many at once are as many as one
+ * after another; one that was right gives back its own count and nobody else's.
+ */
+import { createHash } from 'node:crypto';
+import type { Pool } from 'pg';
+import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
+import { Failure } from '../failure.ts';
 
-export const MAX_FAILURES = 10;
-const WINDOW = "interval '15 minutes'";
+/** Of one place at one account or course. */
+export const MAX_TRIES = 10;
+/** Of one place at whatever it likes: a school's worth of people behind one address mistype now and then. */
+export const MAX_OF_PLACE = 300;
+/** At one account from everywhere, by browsers that it has never been signed in on. */
+export const MAX_OF_STRANGERS = 100;
+const WINDOW_S = 15 * 60;
 
-export async function hasFailedTooOften(em: EntityManager, of: string): Promise<boolean> {
-  const db = em.getConnection();
-  await db.execute(`delete from sign_in_failure where at < now() - ${WINDOW}`);
-  const [row] = await db.execute<{ count: number }[]>(
-    `select count(*)::int as count from sign_in_failure where address = ?`,
-    [of],
-  );
-  return (row?.count ?? 0) >= MAX_FAILURES;
+export interface Try {
+  /** It was right: as if it had not been one. */
+  readonly giveBack: () => Promise<void>;
 }
 
-export async function countFailure(em: EntityManager, of: string): Promise<void> {
-  await em.getConnection().execute(`insert into sign_in_failure (address) values (?)`, [of]);
+export interface SignInTry {
+  /** The account's address, folded. */
+  readonly address: string;
+  /** Where it comes from on the network. */
+  readonly place: string;
+  /** Whether somebody has signed in as this account on this browser before: strangers cannot lock it out. */
+  readonly isKnown: boolean;
 }
 
-export async function forgetFailures(em: EntityManager, of: string): Promise<void> {
-  await em.getConnection().execute(`delete from sign_in_failure where address = ?`, [of]);
+export interface Attempts {
+  /** @throws Failure `too_many_attempts`. */
+  readonly signIn: (of: SignInTry) => Promise<Try>;
+  /** @throws Failure `too_many_attempts`. */
+  readonly visit: (of: { readonly course: string; readonly place: string }) => Promise<Try>;
+}
+
+type Counted = readonly [RateLimiterPostgres, string];
+
+export function openAttempts(pool: Pool): Attempts {
+  const limiter = (keyPrefix: string, points: number): RateLimiterPostgres =>
+    new RateLimiterPostgres({
+      storeClient: pool,
+      storeType: 'pool',
+      tableName: 'attempt',
+      tableCreated: true,
+      keyPrefix,
+      points,
+      duration: WINDOW_S,
+    });
+  const pair = limiter('pair', MAX_TRIES);
+  const known = limiter('known', MAX_TRIES);
+  const place = limiter('place', MAX_OF_PLACE);
+  const strangers = limiter('strangers', MAX_OF_STRANGERS);
+  const guests = limiter('guests', MAX_OF_STRANGERS);
+  return {
+    signIn: (of) =>
+      count(
+        of.isKnown
+          ? [[known, of.address]]
+          : [
+              [pair, `${of.place} ${of.address}`],
+              [place, of.place],
+              [strangers, of.address],
+            ],
+        'Too many wrong passwords',
+      ),
+    visit: (of) =>
+      count(
+        [
+          [pair, `${of.place} visit ${of.course}`],
+          [place, of.place],
+          [guests, of.course],
+        ],
+        'Too many wrong passphrases for this course',
+      ),
+  };
+}
+
+/** Addresses are as long as somebody likes to type, and the table's keys are not. */
+const keyOf = (text: string): string => createHash('sha256').update(text).digest('base64url');
+
+async function count(counted: readonly Counted[], what: string): Promise<Try> {
+  const done: Counted[] = [];
+  const giveBack = async (): Promise<void> => {
+    await Promise.all(done.map(([limiter, key]) => limiter.reward(keyOf(key), 1)));
+  };
+  for (const [limiter, key] of counted) {
+    try {
+      await limiter.consume(keyOf(key), 1);
+      done.push([limiter, key]);
+    } catch (error) {
+      await giveBack();
+      if (!(error instanceof RateLimiterRes)) throw error;
+      const seconds = Math.max(1, Math.ceil(error.msBeforeNext / 1000));
+      throw new Failure('too_many_attempts', `${what}; try again in ${minutes(seconds)}`, [], seconds);
+    }
+  }
+  return { giveBack };
+}
+
+function minutes(seconds: number): string {
+  const whole = Math.ceil(seconds / 60);
+  return whole === 1 ? 'a minute' : `${whole} minutes`;
 }

@@ -1,5 +1,7 @@
 /** Passwords, kept as scrypt hashes (RFC 7914): `scrypt$N$r$p$salt$hash`, base64url. */
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import pLimit from 'p-limit';
+import { Failure } from '../failure.ts';
 
 interface Cost {
   readonly N: number;
@@ -11,7 +13,20 @@ const COST: Cost = { N: 16_384, r: 8, p: 5 };
 export const COST_OF_PUBLIC: Cost = { N: 1024, r: 8, p: 1 };
 const KEY_BYTES = 32;
 
+/** One at a time: the other processor and the other threads answer whoever is in already. */
+const lane = pLimit(1);
+const MOST_WAITING = 100;
+const RETRY_S = 10;
+
 function derive(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
+  if (lane.pendingCount >= MOST_WAITING) {
+    const many = 'Very many people are signing in just now; try again in a moment';
+    throw new Failure('too_many_attempts', many, [], RETRY_S);
+  }
+  return lane(() => deriveNow(password, salt, cost));
+}
+
+function deriveNow(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
   return new Promise((resolve, reject) => {
     scrypt(password.normalize('NFKC'), salt, KEY_BYTES, cost, (error, key) => {
       if (error === null) resolve(key);

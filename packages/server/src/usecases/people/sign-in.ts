@@ -3,26 +3,31 @@ import { passwordMatches } from './passwords.ts';
 import type { Person } from '../../db/entities.ts';
 import { PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { countFailure, forgetFailures, hasFailedTooOften } from './attempts.ts';
+import type { Attempts, SignInTry } from './attempts.ts';
 import { Failure } from '../failure.ts';
 
-export async function signIn(em: EntityManager, address: string, password: string): Promise<Person> {
-  const folded = address.trim().toLowerCase();
+/** As addresses are compared. */
+export const foldAddress = (address: string): string => address.trim().toLowerCase();
+
+/**
+ * @param from where the try comes from; the address is folded.
+ * @throws Failure `wrong_name_or_password`, `too_many_attempts`.
+ */
+export async function signIn(
+  em: EntityManager,
+  attempts: Attempts,
+  from: SignInTry,
+  password: string,
+): Promise<Person> {
+  const tried = await attempts.signIn(from);
   const db = em.getConnection();
-  if (await hasFailedTooOften(em, folded)) {
-    throw new Failure(
-      'too_many_attempts',
-      'Too many wrong passwords for this address; try again in 15 minutes',
-    );
-  }
   const [found] = await db.execute<{ id: string }[]>(`select id from person where lower(address) = ?`, [
-    folded,
+    from.address,
   ]);
   const person = found === undefined ? null : await em.findOne(PersonRow, { id: found.id });
   if (await passwordMatches(password, person?.passwordHash ?? null)) {
-    await forgetFailures(em, folded);
+    await tried.giveBack();
     return person as Person;
   }
-  await countFailure(em, folded);
   throw new Failure('wrong_name_or_password', 'No account has this address and password');
 }
