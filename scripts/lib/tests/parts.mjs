@@ -80,6 +80,8 @@ async function jest(tally, { parts, files, named, long }, env) {
       '--json',
       `--outputFile=${file}`,
       '--silent',
+      // A snapshot that is not there is a check that is not there.
+      '--ci',
       `--maxWorkers=${JEST_WORKERS}`,
       // A busy machine is no reason to fail.
       '--testTimeout=120000',

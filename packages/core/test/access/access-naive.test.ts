@@ -6,7 +6,7 @@ import type { Course, CourseNode, Viewer } from '../../src/index.ts';
 import { course, day, time, viewer } from '../support/arbitraries.ts';
 import { changeFor, move } from '../support/random-changes.ts';
 import { SlowAccess } from '../support/slow-access.ts';
-import { runs } from '../support/runs.ts';
+import { FEW, runs } from '../support/runs.ts';
 
 const COURSES = runs(1250, 10);
 /** Eight persons and five moments of each. */
@@ -78,7 +78,7 @@ test(`agrees with the slow one on ${ANSWERS} courses, persons and moments`, () =
   );
   expect(answers).toBe(ANSWERS);
   for (const state of ['absent', 'named', 'look', 'open'])
-    expect(seen.get(state) ?? 0).toBeGreaterThan(ANSWERS / 10);
+    expect(seen.get(state) ?? 0).toBeGreaterThan(FEW ? -1 : ANSWERS / 10);
   // A reason that never came up would have been compared with nothing.
   const reasons = [
     ...['staff', 'member', 'course_draft', 'course_archived', 'not_a_member', 'passphrase_wanted', 'visitor'],
@@ -86,5 +86,5 @@ test(`agrees with the slow one on ${ANSWERS} courses, persons and moments`, () =
     ...['kept_aside', 'other_audience', 'not_yet', 'waiting', 'over', 'sample'],
   ];
   for (const reason of reasons)
-    expect([reason, (seen.get(reason) ?? 0) > ANSWERS / 1000]).toEqual([reason, true]);
+    expect([reason, FEW || (seen.get(reason) ?? 0) > ANSWERS / 1000]).toEqual([reason, true]);
 });

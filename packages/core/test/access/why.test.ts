@@ -14,7 +14,7 @@ import {
 } from '../../src/index.ts';
 import type { Course, Item, OpeningRule, Section, Viewer, Why } from '../../src/index.ts';
 import { course as anyCourse, smallCourse, viewer as anyViewer } from '../support/arbitraries.ts';
-import { runs } from '../support/runs.ts';
+import { enough, runs } from '../support/runs.ts';
 
 const LEARNER: Viewer = { role: 'learner', institutionStaff: false };
 const NOW = '2027-01-20T09:00:00Z';
@@ -147,8 +147,8 @@ describe('the cure', () => {
       }),
       { numRuns: runs(250), seed: 20270120 },
     );
-    expect(Math.min(seen.opened, seen.open, seen.nobody)).toBeGreaterThan(runs(30));
-    expect(seen.longest).toBeGreaterThan(3);
+    expect(Math.min(seen.opened, seen.open, seen.nobody)).toBeGreaterThan(enough(30));
+    expect(seen.longest).toBeGreaterThan(enough(12));
   });
 
   test('leaves a group without the moment that the group alone has, and drops an exception that is empty', () => {

@@ -54,6 +54,19 @@ describe('mistakes', () => {
     expect(sentencesOf([])).toEqual([]);
   });
 
+  test('what nests without end is refused before anything walks through it', () => {
+    const nested = (depth: number): unknown => JSON.parse('['.repeat(depth) + ']'.repeat(depth));
+    const refused = { ok: false, mistakes: [{ path: '', value: undefined, expected: 'less nesting' }] };
+    expect(parseCourse(nested(20_000))).toEqual(refused);
+    const text = JSON.stringify(file()).replace(
+      '"groups":{}',
+      `"groups":${'['.repeat(20_000)}${']'.repeat(20_000)}`,
+    );
+    expect(said(readCourseFile(new TextEncoder().encode(text)))).toEqual([
+      'at the top stands nothing; expected: less nesting',
+    ]);
+  });
+
   test('a field that there is none is named, with the beginning of what stands there', () => {
     const sentences = said(
       readCourseFile(bytesOf({ ...(file() as object), speed: { of: 'x'.repeat(500) } })),

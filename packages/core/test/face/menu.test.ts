@@ -33,7 +33,7 @@ import type {
 } from '../../src/index.ts';
 import { course, smallCourse, viewer } from '../support/arbitraries.ts';
 import { busyMoment, facedCourse, FACTS, menuEntry } from '../support/faces.ts';
-import { runs } from '../support/runs.ts';
+import { enough, FEW, runs } from '../support/runs.ts';
 
 const NOW = '2027-01-20T09:00:00Z';
 
@@ -172,8 +172,8 @@ test('for any menu and any person, nothing that is seen leads to what they may n
     }),
     { numRuns: runs(1500), seed: 51 },
   );
-  expect(seen).toBeGreaterThan(runs(600));
-  expect(unseen).toBeGreaterThan(runs(800));
+  expect(seen).toBeGreaterThan(enough(600));
+  expect(unseen).toBeGreaterThan(enough(800));
 });
 
 test('for any course, arriving leads to what is there', () => {
@@ -189,7 +189,8 @@ test('for any course, arriving leads to what is there', () => {
     }),
     { numRuns: runs(1500, 2), seed: 52 },
   );
-  expect([...kinds].sort()).toEqual(expect.arrayContaining(['home', 'item', 'section', 'sections']));
+  const wanted = FEW ? ['home'] : ['home', 'item', 'section', 'sections'];
+  expect([...kinds].sort()).toEqual(expect.arrayContaining(wanted));
 });
 
 describe('arriving', () => {
@@ -285,7 +286,7 @@ describe('beside a template', () => {
       }),
       { numRuns: runs(300), seed: 55 },
     );
-    expect(taken).toBeGreaterThan(runs(500));
+    expect(taken).toBeGreaterThan(enough(500));
   });
 
   test('all at once leave none either, with one edit for each entry that becomes another', () => {

@@ -25,7 +25,9 @@ export function theirs(course: Course, who: Viewer, now: number): Course {
   const ids = new Set(all(course.sections).map(({ id }) => id));
   const held = Object.entries(course.heldBack).filter(
     ([id, { node, release }]) =>
-      ids.has(id) && (node === null || node.id === id) && (release === null || now < clock(release, course.dates.zone)),
+      ids.has(id) &&
+      (node === null || node.id === id) &&
+      (release === null || now < clock(release, course.dates.zone)),
   );
   const holds = (outer: CourseNode, id: string): boolean => all(inside(outer)).some((one) => one.id === id);
   const top = held.filter(
@@ -35,7 +37,9 @@ export function theirs(course: Course, who: Viewer, now: number): Course {
         return standing !== undefined && holds(standing, id);
       }),
   );
-  const taken = new Set(top.flatMap(([, { node }]) => (node === null ? [] : all([node])).map(({ id }) => id)));
+  const taken = new Set(
+    top.flatMap(([, { node }]) => (node === null ? [] : all([node])).map(({ id }) => id)),
+  );
   const rebuild = (nodes: readonly CourseNode[]): CourseNode[] =>
     nodes.flatMap((node) => {
       const entry = top.find(([id]) => id === node.id);
