@@ -95,7 +95,7 @@ function bundle(entries, folder) {
 }
 
 export function buildServer() {
-  const entries = ['main.ts', 'demo/load-demo.ts', 'tools/course-file.ts'].map(
+  const entries = ['main.ts', 'demo/load-demo.ts', 'tools/course-file.ts', 'text/cleaning-worker.ts'].map(
     (entry) => `packages/server/src/${entry}`,
   );
   return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () =>

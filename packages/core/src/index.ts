@@ -104,7 +104,9 @@ export {
   courseSchema,
   courseStateSchema,
   MAX_OUTCOMES,
+  MAX_NESTING,
   MAX_SECTIONS,
+  wrongBefore,
   numberingSchema,
   outcomeSchema,
   purposeSchema,
@@ -225,7 +227,7 @@ export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
 export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
 export { exceptionsFor, ownCourse } from './access/own-course.ts';
-export { MOST_TOLD, readCourseFile, sentenceOf, sentencesOf } from './course/read-file.ts';
+export { beginningOf, MOST_TOLD, readCourseFile, sentenceOf, sentencesOf } from './course/read-file.ts';
 export type { FileRead } from './course/read-file.ts';
 export { parseCourse } from './course/parse-course.ts';
 export { heldAt, holdEdit, holdOver, learnersNode, planRelease, releaseEdit } from './access/holding.ts';

@@ -7,6 +7,7 @@ import type { Config } from './config/config.ts';
 import type { Database } from './db/orm.ts';
 import { connect, migrate } from './db/orm.ts';
 import { createApp } from './http/app.ts';
+import { openCleaning } from './text/cleaning.ts';
 import { openNotices } from './live/notices.ts';
 
 export interface RunningServer {
@@ -24,7 +25,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
   // An idle connection that breaks must not end the process; the next query opens another.
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
   const notices = openNotices(config.databaseUrl, log);
-  const http = createServer(createApp({ config, database, pool, log, notices }));
+  const cleaning = openCleaning();
+  const http = createServer(createApp({ config, database, pool, log, notices, cleaning }));
   await new Promise<void>((resolve, reject) => {
     http.once('error', reject);
     http.listen(config.port, config.host, resolve);
@@ -38,6 +40,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
         http.close(resolve);
         http.closeAllConnections();
       });
+      await cleaning.close();
       await notices.stop();
       await pool.end();
       await database.close(true);

@@ -14,6 +14,7 @@ export const problemCodes = [
   'foreign_origin',
   'too_large',
   'out_of_step',
+  'busy',
   'database_away',
   'internal',
 ] as const;

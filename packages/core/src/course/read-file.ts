@@ -65,7 +65,7 @@ export function sentenceOf({ path, value, expected }: Mistake): string {
 }
 
 /** As JSON, as far as it is shown: what stands there can be the whole of a file. */
-function beginningOf(value: unknown, room = MOST_SHOWN + 1): string {
+export function beginningOf(value: unknown, room = MOST_SHOWN + 1): string {
   if (typeof value === 'string') return JSON.stringify(value.slice(0, room));
   if (value === null || typeof value !== 'object') return String(value);
   const [open, close] = Array.isArray(value) ? ['[', ']'] : ['{', '}'];

@@ -2,6 +2,7 @@
 import { createReadStream } from 'node:fs';
 import { MAX_SIDE } from '@itinerary/core';
 import sharp from 'sharp';
+import { MOST_S, unpacked } from './picture-lane.ts';
 
 /** A picture this large is 240 MB once it is unpacked; a photograph has a fifth of it. */
 export const MAX_PIXELS = 60_000_000;
@@ -48,12 +49,18 @@ export async function checkPicture(path: string): Promise<PictureCheck> {
     return { ok: false, why: 'frames', found: `${pages} frames of ${width} × ${tall} pixels` };
   }
   if (await hidesScript(path)) return { ok: false, why: 'script', found: 'a script in the picture' };
-  const isWhole = await sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
-    .stats()
-    .then(
-      () => true,
-      () => false,
-    );
+  const isWhole = await unpacked(() =>
+    sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error', sequentialRead: true })
+      .timeout({ seconds: MOST_S })
+      // Every part of it is unpacked, and hardly any of it kept.
+      .resize(16, 16, { fit: 'fill' })
+      .raw()
+      .toBuffer()
+      .then(
+        () => true,
+        () => false,
+      ),
+  );
   if (!isWhole) return { ok: false, why: 'broken', found: 'a picture that breaks off' };
   // Cameras write a picture lying on its side, and how to turn it.
   return orientation > 4 ? { ok: true, width: tall, height: width } : { ok: true, width, height: tall };

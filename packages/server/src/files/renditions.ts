@@ -4,6 +4,7 @@ import type { CoursePicture, Frame } from '@itinerary/core';
 import sharp from 'sharp';
 import type { FileStore } from './file-store.ts';
 import { MAX_PIXELS } from './picture-check.ts';
+import { MOST_S, unpacked } from './picture-lane.ts';
 
 const QUALITY = 74;
 
@@ -23,11 +24,14 @@ export async function rendition(
   const wide = Math.min(width, crop.width);
   const name = [picture.file.hash, crop.left, crop.top, crop.width, crop.height, wide].join('-');
   return store.made(`${name}.webp`, () =>
-    sharp(source, { limitInputPixels: MAX_PIXELS })
-      .rotate()
-      .extract(crop)
-      .resize({ width: wide })
-      .webp({ quality: QUALITY })
-      .toBuffer(),
+    unpacked(() =>
+      sharp(source, { limitInputPixels: MAX_PIXELS })
+        .timeout({ seconds: MOST_S })
+        .rotate()
+        .extract(crop)
+        .resize({ width: wide })
+        .webp({ quality: QUALITY })
+        .toBuffer(),
+    ),
   );
 }

@@ -10,10 +10,12 @@ import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
 import { diskStore } from '../files/file-store.ts';
+import type { Cleaning } from '../text/cleaning.ts';
 import { openAttempts } from '../usecases/people/attempts.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
-import { problemHandler } from './problem.ts';
+import { lastResort, problemHandler } from './problem.ts';
+import { shallowOnly } from './shallow.ts';
 import { registerRoutes } from './register.ts';
 import { sessions } from './session.ts';
 import { serveWeb } from './web-pages.ts';
@@ -21,6 +23,7 @@ import { serveWeb } from './web-pages.ts';
 const LARGEST_BODY = '4mb';
 
 export interface Parts {
+  readonly cleaning: Cleaning;
   readonly config: Config;
   readonly database: Database;
   readonly pool: Pool;
@@ -28,9 +31,11 @@ export interface Parts {
   readonly notices: Notices;
 }
 
-export function createApp({ config, database, pool, log, notices }: Parts): Express {
+export function createApp({ config, database, pool, log, notices, cleaning }: Parts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // What nobody has foreseen says nothing of itself, wherever this runs.
+  app.set('env', 'production');
   app.set('query parser', 'simple');
   if (config.secure) app.set('trust proxy', 1);
   app.use(
@@ -60,7 +65,7 @@ export function createApp({ config, database, pool, log, notices }: Parts): Expr
       autoLogging: { ignore: (request) => request.url === '/health' },
     }),
   );
-  app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY }));
+  app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY }), shallowOnly);
   const sessionHandler = sessions(config, pool);
   // Health must answer while the database is away, so it stands before the session that needs one.
   app.use('/api', (request, response, next) => {
@@ -73,12 +78,13 @@ export function createApp({ config, database, pool, log, notices }: Parts): Expr
     store: diskStore(config.filesFolder),
     notices,
     attempts: openAttempts(pool),
+    cleaning,
   };
   registerRoutes(app, ground);
   app.use('/api', () => {
     throw nothingHere();
   });
   if (config.webFolder !== null) serveWeb(app, config.webFolder, ground, sessionHandler);
-  app.use(problemHandler(log));
+  app.use(problemHandler(log), lastResort(log));
   return app;
 }

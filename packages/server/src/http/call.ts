@@ -17,6 +17,7 @@ import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
 import type { Notices } from '../live/notices.ts';
+import type { Cleaning } from '../text/cleaning.ts';
 import type { Attempts } from '../usecases/people/attempts.ts';
 import type { FileToSend } from '../usecases/files/files.ts';
 
@@ -27,6 +28,7 @@ export interface Ground {
   readonly store: FileStore;
   readonly notices: Notices;
   readonly attempts: Attempts;
+  readonly cleaning: Cleaning;
 }
 
 /** For routes that anyone may ask. */

@@ -1,5 +1,6 @@
 /** The one place that maps what went wrong to an answer (RFC 9457). A route never picks a failure status. */
 import type { FieldProblem, Problem, ProblemCode } from '@itinerary/contract';
+import { beginningOf, MOST_TOLD } from '@itinerary/core';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { Failure } from '../usecases/failure.ts';
@@ -18,6 +19,7 @@ const STATUS: Readonly<Record<ProblemCode, number>> = {
   blocked: 409,
   too_large: 413,
   internal: 500,
+  busy: 503,
   database_away: 503,
 };
 
@@ -35,6 +37,7 @@ const TITLE: Readonly<Record<ProblemCode, string>> = {
   blocked: 'Something stands in the way',
   too_large: 'The request is too large',
   internal: 'Something broke on our side',
+  busy: 'Very much is asked for just now',
   database_away: 'The database does not answer',
 };
 
@@ -46,7 +49,7 @@ export function sendProblem(response: Response, failure: Failure): void {
     status,
     detail: failure.message,
     code: failure.code,
-    ...(failure.errors.length > 0 ? { errors: failure.errors.map(shorten) } : {}),
+    ...(failure.errors.length > 0 ? { errors: failure.errors.slice(0, MOST_TOLD).map(shorten) } : {}),
   };
   if (failure.retryAfter !== null) response.set('Retry-After', String(failure.retryAfter));
   response.status(status).type('application/problem+json').send(JSON.stringify(problem));
@@ -54,8 +57,9 @@ export function sendProblem(response: Response, failure: Failure): void {
 
 const MOST_SHOWN = 200;
 
+/** What stands there is shown as it is while it is short, and by its beginning otherwise. */
 function shorten(error: FieldProblem): FieldProblem {
-  const text = JSON.stringify(error.value) ?? 'undefined';
+  const text = beginningOf(error.value, MOST_SHOWN + 1);
   return text.length <= MOST_SHOWN ? error : { ...error, value: `${text.slice(0, MOST_SHOWN)}…` };
 }
 
@@ -75,6 +79,9 @@ function toFailure(error: unknown): Failure | null {
   if (type === 'encoding.unsupported' || type === 'charset.unsupported' || error instanceof URIError) {
     return new Failure('bad_input', error.message);
   }
+  // Whatever the readers of requests found wrong with one: what they say of it can name what is theirs alone.
+  if (isUnreadable(error))
+    return new Failure('bad_input', 'The request cannot be read as what it says it is');
   if (isConnectionLoss(code, error.message)) {
     return new Failure('database_away', 'The database does not answer; nothing was saved, try again');
   }
@@ -83,6 +90,12 @@ function toFailure(error: unknown): Failure | null {
     return new Failure('bad_input', 'What was sent breaks a rule of the database; nothing was saved');
   }
   return cause === undefined || cause === error ? null : toFailure(cause);
+}
+
+/** Errors of body-parser carry a status of the caller's fault. */
+function isUnreadable(error: Error): boolean {
+  const { status } = error as Error & { status?: unknown };
+  return typeof status === 'number' && status >= 400 && status < 500;
 }
 
 /** Socket errors, and PostgreSQL's classes 08 (connection) and 57P (shutdown). */
@@ -102,5 +115,24 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     const failure = toFailure(error);
     if (failure === null) log.error({ err: error }, 'request failed');
     sendProblem(response, failure ?? new Failure('internal', 'The request failed; nothing was saved'));
+  };
+}
+
+const FIXED = JSON.stringify({
+  type: 'urn:itinerary:problem:internal',
+  title: TITLE.internal,
+  status: STATUS.internal,
+  detail: 'The request failed; nothing was saved',
+  code: 'internal',
+} satisfies Problem);
+
+/** Where even saying what went wrong goes wrong: always the same words, or the end of what was begun. */
+export function lastResort(log: Logger): ErrorRequestHandler {
+  // Express tells handlers of errors by their four parameters.
+  return (_error: unknown, _request, response, _next) => {
+    void _next;
+    log.error('a request failed, and saying so failed');
+    if (response.headersSent) response.destroy();
+    else response.status(STATUS.internal).type('application/problem+json').send(FIXED);
   };
 }

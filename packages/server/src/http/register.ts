@@ -1,7 +1,7 @@
 /** Registers the contract's routes: first the right, then the input, then the use case. */
 import { ROUTES } from '@itinerary/contract';
 import type { AccessOf, FieldProblem, Route, RouteName } from '@itinerary/contract';
-import { parseWith } from '@itinerary/core';
+import { MOST_TOLD, parseWith } from '@itinerary/core';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { EntityManager } from '../db/orm.ts';
@@ -91,8 +91,10 @@ function check(schema: z.ZodType | undefined, part: string, input: unknown): unk
     value: mistake.value,
     expected: mistake.expected,
   }));
-  const places = errors.map(({ path }) => path || part).join(', ');
-  throw new Failure('bad_input', `In the ${part}: ${places}`, errors);
+  const told = errors.slice(0, MOST_TOLD);
+  const rest = errors.length - told.length;
+  const places = told.map(({ path }) => path || part).join(', ');
+  throw new Failure('bad_input', `In the ${part}: ${places}${rest > 0 ? `, and ${rest} more` : ''}`, told);
 }
 
 /** Time for the answer to arrive before the line is cut. */

@@ -3,6 +3,7 @@
  * as such a service does: a search by words, and a picture by its id, with author and licence.
  */
 import sharp from 'sharp';
+import { MOST_S, unpacked } from '../files/picture-lane.ts';
 import {
   at,
   band,
@@ -442,9 +443,12 @@ export async function openLibraryPicture(
   if (found === undefined) return null;
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" width="${WIDTH}" height="${HEIGHT}">${found.draw()}</svg>`;
   const wide = Math.min(width, WIDTH);
-  const { data, info } = await sharp(Buffer.from(svg))
-    .resize({ width: wide })
-    .webp({ quality: 82 })
-    .toBuffer({ resolveWithObject: true });
+  const { data, info } = await unpacked(() =>
+    sharp(Buffer.from(svg))
+      .timeout({ seconds: MOST_S })
+      .resize({ width: wide })
+      .webp({ quality: 82 })
+      .toBuffer({ resolveWithObject: true }),
+  );
   return { picture: shown(found), bytes: data, width: info.width, height: info.height };
 }

@@ -1,6 +1,7 @@
 /** Rich text: an allow list of HTML, and the hash under which a text is kept. */
 import { createHash } from 'node:crypto';
 import { idSchema, textHashSchema } from '@itinerary/core';
+import { Parser } from 'htmlparser2';
 import sanitizeHtml from 'sanitize-html';
 
 /** Longer words about a picture would be a text of their own. */
@@ -122,6 +123,30 @@ const ALLOWED: sanitizeHtml.IOptions = {
 export function asBrowsersWrite(html: string): string {
   return html.replace(/<(br|hr|img)((?: [a-z-]+="[^"]*")*) \/>/g, '<$1$2>').replaceAll('\u00a0', '&nbsp;');
 }
+
+/** Lists in lists, tables in quotations: nobody reads further in. */
+export const MAX_MARKUP_DEPTH = 40;
+
+/** Where markup nests deeper than that, in characters from the beginning; null: nowhere. */
+export function tooDeepAt(html: string): number | null {
+  let depth = 0;
+  let found: number | null = null;
+  const parser: Parser = new Parser({
+    onopentag: () => {
+      depth += 1;
+      if (depth <= MAX_MARKUP_DEPTH) return;
+      found = parser.startIndex;
+      // Deeper in, each tag would take longer than the one before it.
+      parser.reset();
+    },
+    onclosetag: () => (depth -= 1),
+  });
+  for (let at = 0; at < html.length && found === null; at += PIECE) parser.write(html.slice(at, at + PIECE));
+  return found;
+}
+
+/** In characters: no further is read behind what is too deep. */
+const PIECE = 2000;
 
 /** Taking a tag away can leave new neighbours; texts settle in two rounds, and no text needs more than this. */
 const ROUNDS = 4;

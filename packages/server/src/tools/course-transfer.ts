@@ -23,7 +23,7 @@ import { connect, migrate } from '../db/orm.ts';
 import { fileKind } from '../files/file-kind.ts';
 import { diskStore, headOf } from '../files/file-store.ts';
 import { checkPicture } from '../files/picture-check.ts';
-import { asBrowsersWrite, hashText, sanitiseText } from '../text/rich-text.ts';
+import { asBrowsersWrite, hashText, MAX_MARKUP_DEPTH, sanitiseText, tooDeepAt } from '../text/rich-text.ts';
 import { checkCode } from '../usecases/desk/course-codes.ts';
 import { isKnownChoice } from '../usecases/desk/create-course.ts';
 import { renameIn } from '../usecases/plan/new-texts.ts';
@@ -57,6 +57,8 @@ function admit(file: CourseFile): Pick<CourseFile, 'course' | 'texts'> {
   for (const [hash, html] of Object.entries(file.texts)) {
     if (hashText(html) !== hash)
       throw new Sentence(`At texts.${hash} stands a text whose SHA-256 is ${hashText(html)}`);
+    if (tooDeepAt(html) !== null)
+      throw new Sentence(`At texts.${hash} stands markup that nests deeper than ${MAX_MARKUP_DEPTH}`);
     const clean = sanitiseText(html);
     if (clean !== asBrowsersWrite(html)) {
       throw new Sentence(

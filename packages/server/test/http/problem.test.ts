@@ -3,7 +3,7 @@ import { describe, expect, jest, test } from '@jest/globals';
 import type { Problem } from '@itinerary/contract';
 import type { Request, Response } from 'express';
 import type { Logger } from 'pino';
-import { problemHandler } from '../../src/http/problem.ts';
+import { lastResort, problemHandler } from '../../src/http/problem.ts';
 import { Failure } from '../../src/usecases/failure.ts';
 
 interface Answered {
@@ -70,6 +70,12 @@ describe('a request that cannot be read', () => {
     ],
     ['a strange encoding', Object.assign(new Error('x'), { type: 'encoding.unsupported' }), 400, 'bad_input'],
     ['a broken address', new URIError('Failed to decode param'), 400, 'bad_input'],
+    [
+      'another encoding than it says',
+      Object.assign(new Error('incorrect header check'), { status: 400 }),
+      400,
+      'bad_input',
+    ],
     ['an address of nothing', Object.assign(new Error('x'), { status: 404 }), 404, 'not_found'],
   ])('%s', (_, error, status, code) => {
     const answered = answerTo(error);
@@ -94,6 +100,49 @@ test.each([
   const { status, problem, logged } = answerTo(error);
   expect([status, problem?.code, logged]).toEqual([500, 'internal', 1]);
   expect(JSON.stringify(problem)).not.toMatch(/hunter2|select|string/);
+});
+
+test('what is shown of a value is its beginning, however large and deep it is', () => {
+  let deep: unknown = 'end';
+  for (let at = 0; at < 20_000; at += 1) deep = [deep];
+  const errors = [
+    { path: 'a', value: deep, expected: 'less' },
+    { path: 'b', value: { long: 'x'.repeat(1000) }, expected: 'less' },
+    { path: 'c', value: { short: true }, expected: 'more' },
+  ];
+  const told = answerTo(new Failure('bad_input', 'x', errors)).problem?.errors ?? [];
+  expect(told.map(({ value }) => JSON.stringify(value).length)).toEqual([
+    expect.any(Number),
+    expect.any(Number),
+    14,
+  ]);
+  expect(told[1]?.value).toMatch(/^\{"long":"x+…$/);
+  const many = Array.from({ length: 3000 }, (_, at) => ({ path: String(at), value: at, expected: 'none' }));
+  expect(answerTo(new Failure('bad_input', 'x', many)).problem?.errors).toHaveLength(20);
+});
+
+test('where saying it fails as well, the last resort says the same for everything, or ends what was begun', () => {
+  const said = { status: 0, body: '', destroyed: false };
+  const response = (headersSent: boolean): Response =>
+    ({
+      headersSent,
+      status(code: number) {
+        said.status = code;
+        return this;
+      },
+      type() {
+        return this;
+      },
+      send: (body: string) => (said.body = body),
+      destroy: () => (said.destroyed = true),
+    }) as unknown as Response;
+  const log = { error: jest.fn() } as unknown as Logger;
+  void lastResort(log)(new Error('secret path'), {} as Request, response(false), () => undefined);
+  expect(said.status).toBe(500);
+  expect(JSON.parse(said.body)).toMatchObject({ code: 'internal', status: 500 });
+  expect(said.body).not.toContain('secret');
+  void lastResort(log)(new Error('x'), {} as Request, response(true), () => undefined);
+  expect(said.destroyed).toBe(true);
 });
 
 function selfCaused(): Error {

@@ -187,17 +187,17 @@ export type Course = z.infer<typeof courseSchema>;
 export type CourseNode = Section | Item;
 
 /** What is held back, a section in it, folders in folders, and an item; with the rules that fields hold below them. */
-const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH + 6 + 2 * MAX_RULE_DEPTH;
+export const MAX_NESTING = 12 + 2 * MAX_FOLDER_DEPTH + 6 + 2 * MAX_RULE_DEPTH;
 
 /**
  * What no schema can say of foreign data, or null where it is as it should be: that it nests no deeper than a
  * course can, and that nothing in it goes by a name which is dropped in silence. Asked first, and without
  * recursion, so that no reader after it can run out of stack.
  */
-export function wrongBefore(data: unknown): string | null {
+export function wrongBefore(data: unknown, most = MAX_NESTING): string | null {
   let level: unknown[] = [data];
   for (let depth = 0; level.length > 0; depth += 1) {
-    if (depth > MAX_NESTING) return 'less nesting';
+    if (depth > most) return 'less nesting';
     const next: unknown[] = [];
     for (const one of level) {
       if (one === null || typeof one !== 'object') continue;

@@ -6,6 +6,7 @@ import type { HandlersOf } from '../call.ts';
 
 export const PLAN: HandlersOf<typeof PLAN_ROUTES> = {
   plan: ({ em, who }) => readPlan(em, who.loaded, who.viewer),
-  changes: ({ em, who, body, now }) => takeChanges(em, who.loaded.course.id, who, body, now),
+  changes: ({ em, cleaning, who, body, now }) =>
+    takeChanges({ em, cleaning }, who.loaded.course.id, who, body, now),
   text: ({ em, who, params }) => readText(em, who.loaded.course.id, params.hash),
 };

@@ -48,8 +48,10 @@ export const READING: HandlersOf<typeof READING_ROUTES> = {
     return readItem(em, loaded.course, viewer, params.item, now);
   },
   pageText: ({ em, who, params, now }) => pageText(em, who.loaded.course, who.viewer, params.item, now),
-  changePage: ({ em, who, params, body, now }) =>
-    changePage(em, who.loaded.course, { person: signedIn(who), viewer: who.viewer }, params.item, body, now),
+  changePage: ({ em, cleaning, who, params, body, now }) => {
+    const author = { person: signedIn(who), viewer: who.viewer };
+    return changePage({ em, cleaning }, who.loaded.course, author, params.item, body, now);
+  },
   tick: (call) => ticked(call, true),
   untick: (call) => ticked(call, false),
   itemFile: ({ em, store, who, params, now }) =>

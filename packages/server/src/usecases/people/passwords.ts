@@ -21,7 +21,7 @@ const RETRY_S = 10;
 function derive(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
   if (lane.pendingCount >= MOST_WAITING) {
     const many = 'Very many people are signing in just now; try again in a moment';
-    throw new Failure('too_many_attempts', many, [], RETRY_S);
+    throw new Failure('busy', many, [], RETRY_S);
   }
   return lane(() => deriveNow(password, salt, cost));
 }

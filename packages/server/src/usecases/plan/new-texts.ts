@@ -4,7 +4,8 @@
  */
 import type { CourseNode, Edit } from '@itinerary/core';
 import { isHolder, mapTextHash } from '@itinerary/core';
-import { hashText, sanitiseText } from '../../text/rich-text.ts';
+import type { Cleaning } from '../../text/cleaning.ts';
+import { MAX_MARKUP_DEPTH } from '../../text/rich-text.ts';
 import { Failure } from '../failure.ts';
 
 export interface NewTexts {
@@ -14,21 +15,25 @@ export interface NewTexts {
   readonly kept: ReadonlyMap<string, string>;
 }
 
-export function admitTexts(texts: Readonly<Record<string, string>>): NewTexts {
-  const renamed = new Map<string, string>();
-  const kept = new Map<string, string>();
-  for (const [hash, html] of Object.entries(texts)) {
-    if (hashText(html) !== hash) {
-      throw new Failure('bad_input', 'A text does not have the hash that it is sent under', [
-        { path: `texts.${hash}`, value: html.slice(0, 40), expected: `text whose SHA-256 is ${hash}` },
-      ]);
-    }
-    const clean = sanitiseText(html);
-    const cleanHash = hashText(clean);
-    renamed.set(hash, cleanHash);
-    kept.set(cleanHash, clean);
+export async function admitTexts(
+  cleaning: Cleaning,
+  texts: Readonly<Record<string, string>>,
+): Promise<NewTexts> {
+  const cleaned = await cleaning.clean(texts);
+  if (!cleaned.ok) {
+    const { sent, why } = cleaned;
+    const value = texts[sent]?.slice(0, 40);
+    const [sentence, expected] =
+      why === 'hash'
+        ? ['A text does not have the hash that it is sent under', `text whose SHA-256 is ${sent}`]
+        : ['A text nests too deep', `markup that nests at most ${MAX_MARKUP_DEPTH} deep`];
+    throw new Failure('bad_input', sentence, [{ path: `texts.${sent}`, value, expected }]);
   }
-  return { renamed, kept };
+  const all = Object.entries(cleaned.texts);
+  return {
+    renamed: new Map(all.map(([sent, { hash }]) => [sent, hash])),
+    kept: new Map(all.map(([, { hash, html }]) => [hash, html])),
+  };
 }
 
 export function renameTexts(edits: readonly Edit[], renamed: ReadonlyMap<string, string>): readonly Edit[] {

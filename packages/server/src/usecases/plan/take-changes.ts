@@ -19,6 +19,7 @@ import {
   codeRefusal,
   mayTake,
 } from './change-checks.ts';
+import type { Cleaning } from '../../text/cleaning.ts';
 import { Failure } from '../failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
@@ -31,16 +32,22 @@ export interface Author {
   readonly viewer: Viewer;
 }
 
+/** What taking a change is done with. */
+export interface Taking {
+  readonly em: EntityManager;
+  readonly cleaning: Cleaning;
+}
+
 type Refused = Refusal | ServerRefusal;
 
 export async function takeChanges(
-  em: EntityManager,
+  { em, cleaning }: Taking,
   courseId: string,
   author: Author,
   request: ChangesRequest,
   now: string,
 ): Promise<DeepReadonly<ChangesAnswer>> {
-  const texts = admitTexts(request.texts);
+  const texts = await admitTexts(cleaning, request.texts);
   const refused: { id: string; refusal: Refused }[] = [];
   for (const sent of request.changes) {
     const change = { ...sent, edits: [...renameTexts(sent.edits, texts.renamed)] };

@@ -8,6 +8,7 @@ import type { EntityManager } from '../../db/orm.ts';
 import { hashText } from '../../text/rich-text.ts';
 import { Failure } from '../failure.ts';
 import { nothingHere } from '../nothing-here.ts';
+import type { Taking } from '../plan/take-changes.ts';
 import { takeChanges } from '../plan/take-changes.ts';
 
 /** What only the editor of the setup knows how to keep: pictures, formulas, links to items, tables. */
@@ -57,7 +58,7 @@ export interface PageWords {
 }
 
 export async function changePage(
-  em: EntityManager,
+  { em, cleaning }: Taking,
   course: Course,
   { person, viewer }: { readonly person: Person; readonly viewer: Viewer },
   item: string,
@@ -74,7 +75,7 @@ export async function changePage(
   const change = { id: `page-${crypto.randomUUID()}`, edits: [edit] };
   const texts = hash === null ? {} : { [hash]: html };
   const answer = await takeChanges(
-    em,
+    { em, cleaning },
     course.id,
     { person, viewer },
     { since: 0, changes: [change], texts },

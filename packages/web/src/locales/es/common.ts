@@ -79,7 +79,8 @@ export default {
     not_signed_in: 'La sesión ha terminado. Vuelve a entrar para seguir.',
     wrong_passphrase: 'Esa no es la contraseña de este curso.',
     wrong_name_or_password: 'Ninguna cuenta tiene ese correo y esa contraseña.',
-    too_many_attempts: 'Demasiadas contraseñas erróneas para ese correo. Inténtalo dentro de 15 minutos.',
+    too_many_attempts:
+      'Demasiados intentos erróneos desde aquí. Inténtalo dentro de 15 minutos a más tardar.',
     not_allowed: 'Tu función no permite hacer esto aquí.',
     not_found: 'Aquí no hay nada, o nada que puedas ver.',
     code_taken: 'Otro curso tiene ese código.',
@@ -87,6 +88,7 @@ export default {
     foreign_origin: 'La petición venía de otro sitio y no se ha aceptado.',
     too_large: 'Es más grande de lo que admite el servidor.',
     out_of_step: 'Esta página va por delante del servidor. Vuelve a cargarla.',
+    busy: 'Ahora mismo hay muchísimas peticiones. No se ha guardado nada; inténtalo dentro de un momento.',
     database_away: 'La base de datos no responde. No se ha guardado nada; inténtalo de nuevo.',
     internal: 'Algo ha fallado por nuestra parte. No se ha guardado nada; inténtalo de nuevo.',
     unreachable: 'El servidor no responde. No se ha perdido nada; inténtalo de nuevo.',

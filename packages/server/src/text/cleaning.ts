@@ -1,0 +1,69 @@
+/**
+ * Cleaning of texts apart from answering: short ones at once, since a thread takes longer to ask; all others in a
+ * thread of their own, one at a time, with a bound on how many wait and on how long one takes.
+ */
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Piscina } from 'piscina';
+import { Failure } from '../usecases/failure.ts';
+import { cleanTexts } from './clean-texts.ts';
+import type { Cleaned, SentTexts } from './clean-texts.ts';
+
+export interface Cleaning {
+  /** @throws Failure `busy` when very many wait, `bad_input` where one takes too long. */
+  readonly clean: (texts: SentTexts) => Promise<Cleaned>;
+  readonly close: () => Promise<void>;
+}
+
+/** In characters, all texts of a request together: a few milliseconds. */
+const AT_ONCE = 20_000;
+const MOST_WAITING = 40;
+const MOST_MS = 15_000;
+const IDLE_MS = 30_000;
+const RETRY_S = 5;
+
+/** Beside the bundle; or, run from the sources, in the bundle of the last build. */
+function workerFile(): string {
+  const [beside, built] = ['./cleaning-worker.js', '../../dist/cleaning-worker.js'].map((place) =>
+    fileURLToPath(new URL(place, import.meta.url)),
+  ) as [string, string];
+  return existsSync(beside) ? beside : built;
+}
+
+export function openCleaning(): Cleaning {
+  let pool: Piscina<SentTexts, Cleaned> | null = null;
+  const apart = async (texts: SentTexts): Promise<Cleaned> => {
+    pool ??= new Piscina({
+      filename: workerFile(),
+      minThreads: 0,
+      maxThreads: 1,
+      maxQueue: MOST_WAITING,
+      idleTimeout: IDLE_MS,
+    });
+    if (pool.queueSize >= MOST_WAITING) {
+      throw new Failure(
+        'busy',
+        'Very many long texts are being looked at; try again in a moment',
+        [],
+        RETRY_S,
+      );
+    }
+    const signal = AbortSignal.timeout(MOST_MS);
+    try {
+      return await pool.run(texts, { signal });
+    } catch (error) {
+      if (!signal.aborted) throw error;
+      throw new Failure('bad_input', 'The texts take too long to be looked at; send them one by one');
+    }
+  };
+  const isShort = (texts: SentTexts): boolean => {
+    const all = Object.values(texts).reduce((sum, html) => sum + html.length, 0);
+    return all <= AT_ONCE;
+  };
+  return {
+    clean: async (texts) => (isShort(texts) ? cleanTexts(texts) : apart(texts)),
+    close: async () => {
+      await pool?.close({ force: true });
+    },
+  };
+}
