@@ -220,7 +220,7 @@ export { analyseRules } from './access/analysis.ts';
 export type { Never, NeverBecause, RuleAnalysis } from './access/analysis.ts';
 export { groupWorkOf, mayWith } from './access/group-work.ts';
 export type { InGroup } from './access/group-work.ts';
-export { classmatesOf } from './access/classmates.ts';
+export { classmatesOf, isNameTold } from './access/classmates.ts';
 export type { Classmate, ClassmateView } from './access/classmates.ts';
 export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';

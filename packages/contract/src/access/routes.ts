@@ -18,6 +18,7 @@ export const ACCESS_ROUTES = {
     method: 'post',
     path: '/api/learn/{course}/visit',
     access: 'read',
+    whileArchived: true,
     summary: 'Give the passphrase for visitors, for this visit',
     params: course,
     body: visitSchema,

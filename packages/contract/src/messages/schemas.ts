@@ -23,7 +23,8 @@ export const commentsSchema = z.object({
   comments: z.array(
     z.object({
       id: z.string(),
-      name: z.string(),
+      /** Null: the course does not show this reader the name. */
+      name: z.string().nullable(),
       at: z.iso.datetime(),
       text: z.string(),
       /** This reader may take it away: their own, or any for whoever plans the course. */

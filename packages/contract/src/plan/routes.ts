@@ -17,6 +17,7 @@ export const PLAN_ROUTES = {
     method: 'post',
     path: '/api/courses/{course}/changes',
     access: 'plan',
+    whileArchived: true,
     summary: 'Send changes, and get all that were taken since a sequence number',
     params: course,
     body: changesRequestSchema,

@@ -7,6 +7,7 @@ export const problemCodes = [
   'wrong_name_or_password',
   'wrong_passphrase',
   'too_many_attempts',
+  'too_often',
   'not_allowed',
   'not_found',
   'code_taken',

@@ -19,6 +19,8 @@ export interface Route {
   readonly answer?: z.ZodType;
   /** Of an answer that is not JSON. */
   readonly media?: 'text/csv' | 'application/octet-stream' | 'text/event-stream';
+  /** It changes nothing of a course, or decides itself what it changes of one that is in the archive: those are read. */
+  readonly whileArchived?: true;
   /** The body is a file as it is, not JSON. */
   readonly takesFile?: true;
 }

@@ -21,6 +21,17 @@ export interface ClassmateView {
 
 const STAFF: readonly Role[] = ['instructor', 'assistant'];
 
+/** Whether a reader who takes part in the course is told somebody's name: staff's always, others' as the course says. */
+export function isNameTold(
+  course: Course,
+  viewer: Viewer,
+  { role, groups }: Pick<Classmate, 'groups'> & { readonly role: Role | null },
+): boolean {
+  if (mayPlan(viewer) || (role !== null && STAFF.includes(role)) || course.names === 'everybody') return true;
+  const own = (viewer.groups ?? []).filter((id) => course.groups[id]?.kind === 'class');
+  return course.names === 'class' && groups.some((id) => own.includes(id));
+}
+
 /**
  * Staff first, then by name.
  *
@@ -36,13 +47,8 @@ export function classmatesOf(
 ): readonly ClassmateView[] | null {
   const isMember = viewer.role === 'learner' || mayPlan(viewer);
   if (!isMember || !isReadable(resolveAccess(course, viewer, moment).course.state)) return null;
-  const own = (viewer.groups ?? []).filter((id) => course.groups[id]?.kind === 'class');
-  const isSeen = ({ role, groups }: Classmate): boolean => {
-    if (mayPlan(viewer) || STAFF.includes(role) || course.names === 'everybody') return true;
-    return course.names === 'class' && groups.some((id) => own.includes(id));
-  };
   return all
-    .filter(isSeen)
+    .filter((one) => isNameTold(course, viewer, one))
     .map(({ name, role, groups }) => ({
       name,
       role,

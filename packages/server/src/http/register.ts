@@ -2,6 +2,7 @@
 import { ROUTES } from '@itinerary/contract';
 import type { AccessOf, FieldProblem, Route, RouteName } from '@itinerary/contract';
 import { MOST_TOLD, parseWith } from '@itinerary/core';
+import type { Course } from '@itinerary/core';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { EntityManager } from '../db/orm.ts';
@@ -34,7 +35,14 @@ export async function askerOf<Name extends RouteName>(
   const now = config.clock.now();
   const access: AccessOf<Name> = ROUTES[name].access;
   const who = await AUTHORISE[access]({ em, request, now });
+  if ('loaded' in who) mustBeChangeable(ROUTES[name], who.loaded.course);
   return { em, now, who: who as WhoFor<AccessOf<Name>> };
+}
+
+/** What is in the archive is read, whatever the address is under which it would be changed. */
+function mustBeChangeable({ method, whileArchived }: Route, { state }: Course): void {
+  if (method === 'get' || whileArchived === true || state !== 'archived') return;
+  throw new Failure('not_allowed', 'The course is in the archive, where it is only read; take it out first');
 }
 
 /** One route's answer to somebody who has the right to it: first the input, then the use case. */

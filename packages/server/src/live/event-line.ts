@@ -6,7 +6,9 @@ const BEAT_MS = 25_000;
 
 export interface EventLine {
   readonly send: (event: string, data: unknown) => void;
-  /** Resolves when the reader has gone. */
+  /** Ends it from here. */
+  readonly end: () => void;
+  /** Resolves when the reader has gone, or it has been ended. */
   readonly left: Promise<void>;
 }
 
@@ -30,6 +32,7 @@ export function openEventLine(response: Response): EventLine {
   });
   return {
     left,
+    end: () => response.end(),
     send: (event, data) => {
       if (isOpen) response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     },

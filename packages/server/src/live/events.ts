@@ -8,9 +8,11 @@
 import type { Response } from 'express';
 import { mayPlan } from '@itinerary/core';
 import type { Clock } from '../config/clock.ts';
-import type { Notice } from '../db/announce.ts';
+import { markOfSession } from '../db/announce.ts';
+import type { Ended, Notice } from '../db/announce.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database } from '../db/orm.ts';
+import { Failure } from '../usecases/failure.ts';
 import { openEventLine } from './event-line.ts';
 import type { EventLine } from './event-line.ts';
 import type { Notices } from './notices.ts';
@@ -33,6 +35,14 @@ export interface Listening {
   readonly notices: Notices;
   readonly clock: Clock;
   readonly person: Person;
+  readonly session: OpenSession;
+}
+
+/** What the listening is by: it ends with it. */
+export interface OpenSession {
+  readonly id: string;
+  /** In milliseconds since 1970-01-01T00:00Z, by the machine's clock; null: it says no end. */
+  readonly ends: number | null;
 }
 
 type State = 'opening' | 'listening' | 'left';
@@ -75,13 +85,19 @@ class Listener {
   }
 
   /** Null: listening had broken off, and nobody knows what was said meanwhile. */
-  hear(notice: Notice | null): void {
+  hear(notice: Notice | Ended | null): void {
+    if (notice !== null && 'ended' in notice) {
+      if (notice.ended === markOfSession(this.listening.session.id)) this.line.end();
+      return;
+    }
     if (notice === null) {
       this.line.send('missed', {});
       void this.settle();
       return;
     }
-    const { course, seq } = notice;
+    const { course, seq, institution } = notice;
+    // Of other institutions' courses nobody is told, not even that they change.
+    if (institution !== this.listening.person.institutionId) return;
     if (!this.now.viewers.has(course) && !this.isStaff) {
       this.elsewhere.add(course);
       this.joining.soon();
@@ -155,14 +171,37 @@ class Listener {
   }
 }
 
+/** Windows of one person: beyond this they are no windows. */
+export const MOST_OF_ONE = 30;
+const RETRY_S = 60;
+const open = new Map<string, number>();
+
+/** @throws Failure `too_often` for somebody who listens very many times over. */
 export async function streamEvents(response: Response, listening: Listening): Promise<void> {
+  const { person, session, notices } = listening;
+  const before = open.get(person.id) ?? 0;
+  if (before >= MOST_OF_ONE) {
+    throw new Failure(
+      'too_often',
+      `At most ${MOST_OF_ONE} windows of one person are kept up to date`,
+      [],
+      RETRY_S,
+    );
+  }
+  open.set(person.id, before + 1);
   const line = openEventLine(response);
   const listener = new Listener(line, listening);
   // From the first moment on: whoever leaves while all this begins has left as well.
-  const stop = listening.notices.listen((notice) => listener.hear(notice));
+  const stop = notices.listen((notice) => listener.hear(notice));
+  const over = session.ends === null ? undefined : setTimeout(() => line.end(), session.ends - Date.now());
+  over?.unref();
   const left = line.left.then(() => {
+    clearTimeout(over);
     stop();
     listener.leave();
+    const rest = (open.get(person.id) ?? 1) - 1;
+    if (rest > 0) open.set(person.id, rest);
+    else open.delete(person.id);
   });
   await listener.open();
   await left;

@@ -5,12 +5,12 @@
 import pg from 'pg';
 import type { Logger } from 'pino';
 import { CHANNEL } from '../db/announce.ts';
-import type { Notice } from '../db/announce.ts';
+import type { Ended, Notice } from '../db/announce.ts';
 
 const AGAIN_MS = 2000;
 
 /** Null: listening had broken off and goes on, and nobody knows what was said meanwhile. */
-type Hear = (notice: Notice | null) => void;
+type Hear = (notice: Notice | Ended | null) => void;
 
 export interface Notices {
   /** Returns what ends the listening. */
@@ -46,7 +46,7 @@ export function openNotices(databaseUrl: string, log: Logger): Notices {
     };
     next.on('error', broken);
     next.on('notification', ({ payload }) => {
-      const notice = JSON.parse(payload ?? '{}') as Notice;
+      const notice = JSON.parse(payload ?? '{}') as Notice | Ended;
       listeners.forEach((hear) => hear(notice));
     });
     try {

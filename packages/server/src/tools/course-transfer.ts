@@ -24,7 +24,7 @@ import { fileKind } from '../files/file-kind.ts';
 import { diskStore, headOf } from '../files/file-store.ts';
 import { checkPicture } from '../files/picture-check.ts';
 import { asBrowsersWrite, hashText, MAX_MARKUP_DEPTH, sanitiseText, tooDeepAt } from '../text/rich-text.ts';
-import { checkCode } from '../usecases/desk/course-codes.ts';
+import { codeHeld } from '../usecases/desk/course-codes.ts';
 import { isKnownChoice } from '../usecases/desk/create-course.ts';
 import { renameIn } from '../usecases/plan/new-texts.ts';
 import { storeCourse } from '../usecases/plan/store-course.ts';
@@ -151,10 +151,10 @@ async function importCourse(em: EntityManager, path: string, folder: string): Pr
     institution && (await em.findOne(PersonRow, { institutionId: institution.id, kind: 'staff' }));
   if (!institution || !staff)
     throw new Sentence('The database has no institution yet. Load the demo data first: npm run demo');
-  const code = await checkCode(em, institution.id, course.code);
-  if (!code.free) {
+  const { holder, proposal } = await codeHeld(em, institution.id, course.code);
+  if (holder !== null) {
     throw new Sentence(
-      `${path}: at course.code stands "${course.code}", which "${code.heldBy?.title ?? ''}" has; ${code.proposal} is free`,
+      `${path}: at course.code stands "${course.code}", which "${holder.title}" has; ${proposal} is free`,
     );
   }
   for (const field of ['department', 'term'] as const) {

@@ -5,7 +5,7 @@ import type { Response } from 'express';
 import { runningClock, standingClock, toldClock } from '../../src/config/clock.ts';
 import type { ToldClock } from '../../src/config/clock.ts';
 import { PersonRow } from '../../src/db/entities.ts';
-import { streamEvents } from '../../src/live/events.ts';
+import { MOST_OF_ONE, streamEvents } from '../../src/live/events.ts';
 import type { Notice } from '../../src/db/announce.ts';
 import type { Notices } from '../../src/live/notices.ts';
 import {
@@ -38,25 +38,44 @@ afterEach(async () => {
   await server.stop();
 });
 
+const SESSION = { id: 'a session', ends: null };
+
+const sessionCookie = (cookies: readonly string[]): string =>
+  cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
+
 interface Heard {
   readonly events: { event: string; data: unknown }[];
   readonly until: (event: string, count?: number) => Promise<void>;
+  readonly cookie: string;
+  /** When the line has ended. */
+  readonly ended: Promise<void>;
 }
 
-async function listen(who: Who): Promise<Heard> {
+async function cookieOf(who: Who): Promise<string> {
   const signIn = await fetch(`${server.address}/api/session`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ address: PEOPLE[who], password: 'low-tide-at-nine' }),
   });
-  const cookie = signIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+  return sessionCookie(signIn.headers.getSetCookie());
+}
+
+async function again(cookie: string): Promise<globalThis.Response> {
+  const abort = new AbortController();
+  readers.push({ close: () => abort.abort() });
+  return fetch(`${server.address}/api/events`, { headers: { cookie }, signal: abort.signal });
+}
+
+/** @param known a cookie of theirs; without one, they sign in. */
+async function listen(who: Who, known?: string): Promise<Heard> {
+  const cookie = known ?? (await cookieOf(who));
   const abort = new AbortController();
   readers.push({ close: () => abort.abort() });
   const answer = await fetch(`${server.address}/api/events`, { headers: { cookie }, signal: abort.signal });
   expect(answer.headers.get('content-type')).toContain('text/event-stream');
   const events: Heard['events'] = [];
   const waiting = new Set<() => void>();
-  void (async () => {
+  const ended = (async () => {
     let rest = '';
     const decoder = new TextDecoder();
     for await (const part of answer.body as unknown as AsyncIterable<Uint8Array>) {
@@ -79,7 +98,7 @@ async function listen(who: Who): Promise<Heard> {
     }
   };
   await until('ready');
-  return { events, until };
+  return { events, until, cookie, ended };
 }
 
 const change = async (course: string, edits: readonly object[]): Promise<void> =>
@@ -193,9 +212,10 @@ describe('somebody who listens', () => {
 
   describe('in a class of four hundred', () => {
     /** A stream as it is written, in a process where so many listen, and a way to tell it that a course changed. */
-    async function stream(
-      who: Who,
-    ): Promise<{ readonly events: () => readonly string[]; readonly tell: (course: string) => void }> {
+    async function stream(who: Who): Promise<{
+      readonly events: () => readonly string[];
+      readonly tell: (course: string, institution?: string) => void;
+    }> {
       let written = '';
       let hear: (notice: Notice) => void = () => undefined;
       const emitter = new EventEmitter();
@@ -217,10 +237,19 @@ describe('somebody who listens', () => {
       const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE[who] });
       const clock = standingClock(new Date(START).toISOString());
       const { database } = server;
-      void streamEvents(response as unknown as Response, { database, notices, clock, person });
+      void streamEvents(response as unknown as Response, {
+        database,
+        notices,
+        clock,
+        person,
+        session: SESSION,
+      });
       const events = (): string[] => [...written.matchAll(/^event: (.*)$/gm)].map((one) => one[1] ?? '');
       while (!events().includes('ready')) await pass(10);
-      return { events, tell: (course) => hear({ course, seq: 1 }) };
+      return {
+        events,
+        tell: (course, institution = person.institutionId) => hear({ course, seq: 1, institution }),
+      };
     }
     const pass = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
     async function told(events: () => readonly string[]): Promise<void> {
@@ -247,6 +276,14 @@ describe('somebody who listens', () => {
       expect(events()).toEqual(['ready', 'course', 'look', 'course', 'look']);
     });
 
+    test('staff are told of courses of their own institution alone', async () => {
+      const { events, tell } = await stream('staff');
+      tell(ids[LIVE] as string, 'another');
+      expect(events()).toEqual(['ready']);
+      tell(ids[LIVE] as string);
+      expect(events()).toEqual(['ready', 'course', 'look']);
+    });
+
     test('who has just come onto a course hears of it in turn, and nobody of one that they are not on', async () => {
       const { events, tell } = await stream('learner');
       const draft = ids[DRAFT] as string;
@@ -268,6 +305,64 @@ describe('somebody who listens', () => {
       await pass(1400);
       expect(events()).toEqual(['ready']);
     });
+  });
+
+  test('ends with the session that it is by, and no other', async () => {
+    const one = await listen('learner');
+    const other = await listen('learner');
+    await Promise.all([one.until('ready'), other.until('ready')]);
+    await fetch(`${server.address}/api/session`, { method: 'DELETE', headers: { cookie: one.cookie } });
+    await one.ended;
+    await changeCourse(await signedIn(server, 'instructor'), ids[LIVE] as string, [
+      { kind: 'set', target: ids[LIVE], field: 'tags', value: ['later'], was: null },
+    ]);
+    await other.until('look');
+    expect(one.events.map(({ event }) => event)).toEqual(['ready']);
+  });
+
+  test('ends when the session’s cookie does', async () => {
+    const emitter = new EventEmitter();
+    let ended = false;
+    const response = Object.assign(emitter, {
+      status: () => response,
+      set: () => response,
+      flushHeaders: () => undefined,
+      write: () => true,
+      end: () => {
+        ended = true;
+        emitter.emit('close');
+      },
+    });
+    const notices = {
+      listen: () => () => undefined,
+      count: () => 1,
+      stop: () => Promise.resolve(),
+    } satisfies Notices;
+    const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE.learner });
+    const session = { id: 'short', ends: Date.now() + 50 };
+    const { database } = server;
+    const response2 = response as unknown as Response;
+    await streamEvents(response2, {
+      database,
+      notices,
+      clock: standingClock(new Date(START).toISOString()),
+      person,
+      session,
+    });
+    expect(ended).toBe(true);
+  });
+
+  test('is bounded for each person, and not for others', async () => {
+    const all: Heard[] = [];
+    for (let at = 0; at < MOST_OF_ONE; at += 1) all.push(await listen('learner', all[0]?.cookie));
+    const { cookie } = all[0] as Heard;
+    const more = await fetch(`${server.address}/api/events`, { headers: { cookie } });
+    expect([more.status, more.headers.get('retry-after')]).toEqual([429, '60']);
+    await (await listen('instructor')).until('ready');
+    readers.shift()?.close();
+    let status = 429;
+    while (status === 429) status = (await again(cookie)).status;
+    expect(status).toBe(200);
   });
 
   test('who leaves while listening begins is listened for no longer', async () => {
@@ -297,6 +392,7 @@ describe('somebody who listens', () => {
       notices,
       clock,
       person,
+      session: SESSION,
     });
     expect(listeners).toBe(1);
     events.emit('close');

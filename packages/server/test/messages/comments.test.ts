@@ -2,6 +2,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { AnnouncementsAnswer, CommentsAnswer, Problem } from '@itinerary/contract';
 import { newItem, newSection } from '@itinerary/core';
+import request from 'supertest';
 import type { Agent } from 'supertest';
 import { announcement } from '../support/announcement.ts';
 import { PersonRow, RemarkRow } from '../../src/db/entities.ts';
@@ -74,24 +75,110 @@ test('is said where it may be, by those who take part', async () => {
 });
 
 test('comments stand in the order in which they were said, though the clock stands', async () => {
-  const words = Array.from({ length: 12 }, (_, count) => `Word ${count}`);
+  const words = Array.from({ length: 8 }, (_, count) => `Word ${count}`);
   for (const text of words) await as('learner').post(at()).send({ text }).expect(200);
   const { comments } = (await as('assistant').get(at()).expect(200)).body as CommentsAnswer;
   expect(comments.map(({ text }) => text).filter((text) => text.startsWith('Word'))).toEqual(words);
 });
 
-test('so many are enough for one announcement, those that were taken away among them', async () => {
-  const em = server.database.em.fork();
-  const [noor] = await em.find(PersonRow, { address: PEOPLE.learner });
-  const row = { courseId: id, announcementId: 'boots', personId: noor?.id ?? '', at: NOW, text: 'Again' };
-  const there = await em.count(RemarkRow, { courseId: id, announcementId: 'boots' });
-  for (let turn = there; turn < 500; turn += 1)
-    em.persist(em.create(RemarkRow, { ...row, id: `again-${turn}`, turn, removedBy: row.personId }));
-  await em.flush();
-  const { body } = await as('learner').post(at()).send({ text: 'One more' }).expect(403);
-  expect((body as Problem).detail).toContain('500');
-  await em.nativeDelete(RemarkRow, { text: 'Again' });
-  await as('learner').post(at()).send({ text: 'One more' }).expect(200);
+describe('so much can be said', () => {
+  const LONG_AGO = '2027-02-10T09:00:00.000Z';
+  async function filled(many: number, more: object = {}): Promise<void> {
+    const em = server.database.em.fork();
+    const noor = await em.findOneOrFail(PersonRow, { address: PEOPLE.learner });
+    const row = { courseId: id, announcementId: 'boots', personId: noor.id, at: LONG_AGO, text: 'Again' };
+    for (let turn = 0; turn < many; turn += 1)
+      em.persist(
+        em.create(RemarkRow, { ...row, id: `again-${turn}`, turn: 1000 + turn, removedBy: null, ...more }),
+      );
+    await em.flush();
+  }
+  const cleared = (where: object = { text: 'Again' }): Promise<unknown> =>
+    server.database.em.fork().nativeDelete(RemarkRow, where);
+  const say = (who: Who, status: number) => as(who).post(at()).send({ text: 'One more' }).expect(status);
+
+  test('by one person under one announcement, of what stands; and others go on', async () => {
+    await cleared({ courseId: id });
+    await filled(40);
+    expect(((await say('learner', 403)).body as Problem).detail).toContain('40');
+    await say('instructor', 200);
+    await cleared();
+    // What has been taken away has left its place.
+    const noor = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE.learner });
+    await filled(40, { removedBy: noor.id });
+    await say('learner', 200);
+    await cleared();
+  });
+
+  test('by everybody', async () => {
+    const em = server.database.em.fork();
+    const outsider = await em.findOneOrFail(PersonRow, { address: PEOPLE.outsider });
+    await filled(2000, { personId: outsider.id });
+    expect(((await say('learner', 403)).body as Problem).detail).toContain('2000');
+    await cleared();
+    await say('learner', 200);
+  });
+
+  test('ten times in ten minutes, also when all of them are sent at once; then it is said how long to wait', async () => {
+    await cleared({ courseId: id });
+    const all = await Promise.all(
+      Array.from({ length: 16 }, (_, turn) =>
+        as('learner')
+          .post(at())
+          .send({ text: `Quick ${turn}` }),
+      ),
+    );
+    expect(all.map(({ status }) => status).toSorted()).toEqual([
+      ...Array(10).fill(200),
+      ...Array(6).fill(429),
+    ]);
+    const late = all.find(({ status }) => status === 429);
+    expect(late?.headers['retry-after']).toBe('600');
+    const { comments } = (await as('assistant').get(at()).expect(200)).body as CommentsAnswer;
+    expect(comments).toHaveLength(10);
+    const em = server.database.em.fork();
+    const turns = await em.find(RemarkRow, { courseId: id }, { orderBy: { turn: 'asc' } });
+    expect(turns.map(({ turn }) => turn)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9]);
+    await cleared({ courseId: id });
+  });
+});
+
+test('names are told as the course tells them, and one’s own always', async () => {
+  const kenji = await putOn(as('instructor'), id, 'kenji', 'learner');
+  agents.set('visitor', await signedIn(server, 'visitor'));
+  await as('visitor').post(at()).send({ text: 'From a learner' }).expect(200);
+  await as('instructor').post(at()).send({ text: 'From the staff' }).expect(200);
+  const heard = async (who: Who): Promise<unknown> => {
+    const { comments } = (await as(who).get(at()).expect(200)).body as CommentsAnswer;
+    return comments.map(({ name }) => name).slice(-2);
+  };
+  const both = ['Kenji Morisawa', 'Inês Carvalhal'];
+  expect(await heard('learner')).toEqual(both);
+  await changeCourse(as('instructor'), id, [setting(id, 'names', 'staff', 'everybody')]);
+  expect(await heard('learner')).toEqual([null, 'Inês Carvalhal']);
+  expect(await heard('visitor')).toEqual(both);
+  expect(await heard('assistant')).toEqual(both);
+  const answer = await as('learner').get(at());
+  expect(answer.text).not.toContain('Kenji');
+  await as('instructor').delete(`/api/courses/${id}/members/${kenji}`).expect(200);
+  expect(await heard('learner')).toEqual([null, 'Inês Carvalhal']);
+  await changeCourse(as('instructor'), id, [setting(id, 'names', 'everybody', 'staff')]);
+});
+
+test('nobody brings back or takes away what is not theirs to, and whoever is nobody neither', async () => {
+  const said = (await as('instructor').post(at()).send({ text: 'Standing' }).expect(200))
+    .body as CommentsAnswer;
+  const standing = said.comments.at(-1)?.id ?? '';
+  await changeCourse(as('instructor'), id, [
+    setting(id, 'visitors', 'anyone', 'off'),
+    setting(id, 'find', 'anyone', 'members'),
+  ]);
+  const nobody = request(server.address);
+  await nobody.put(`${at()}/${standing}`).expect(401);
+  await nobody.delete(`${at()}/${standing}`).expect(401);
+  await as('learner').put(`${at()}/${standing}`).expect(404);
+  await as('outsider').put(`${at()}/${standing}`).expect(404);
+  await as('assistant').put(`${at()}/${standing}`).expect(200);
 });
 
 describe('a comment that is taken away', () => {

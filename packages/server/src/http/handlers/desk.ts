@@ -7,6 +7,7 @@ import type { HandlersOf } from '../call.ts';
 
 export const DESK: HandlersOf<typeof DESK_ROUTES> = {
   desk: ({ em, who, now }) => desk(em, who.person, now),
-  code: ({ em, who, params, query }) => checkCode(em, who.person.institutionId, params.code, query.except),
+  code: ({ em, who, params, query, now }) =>
+    checkCode(em, { person: who.person, now }, params.code, query.except),
   createCourse: ({ em, who, body, now }) => createCourse(em, who.person, body, now),
 };

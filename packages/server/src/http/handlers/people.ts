@@ -1,5 +1,6 @@
 /** Who is signed in, and how they came to be. */
 import type { PEOPLE_ROUTES } from '@itinerary/contract';
+import { announceEnd } from '../../db/announce.ts';
 import { PersonRow } from '../../db/entities.ts';
 import { nothingHere } from '../../usecases/nothing-here.ts';
 import { demoPeople } from '../../usecases/people/demo-people.ts';
@@ -28,7 +29,12 @@ export const PEOPLE: HandlersOf<typeof PEOPLE_ROUTES> = {
     rememberKnown(request, knowBrowser(sessionSecret, cookie, address), config.secure);
     return me(em, config, person, now);
   },
-  signOut: ({ request }) => endSession(request),
+  signOut: async ({ em, request }) => {
+    const { sessionID: id } = request;
+    await endSession(request);
+    // What it listens by ends with it, in whatever process that is.
+    await announceEnd(em, id);
+  },
   demoPeople: ({ em, config }) => {
     demoOnly(config);
     return demoPeople(em);

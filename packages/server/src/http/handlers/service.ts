@@ -21,6 +21,9 @@ export const SERVICE: HandlersOf<typeof SERVICE_ROUTES> = {
   openapi: () => Promise.resolve(openApiDocument()),
   events: async ({ database, notices, config, who, request }) => {
     if (request.res === undefined) return;
-    await streamEvents(request.res, { database, notices, clock: config.clock, person: who.person });
+    const { sessionID: id, session } = request;
+    const ends = session.cookie.expires?.getTime() ?? null;
+    const listening = { database, notices, clock: config.clock, person: who.person, session: { id, ends } };
+    await streamEvents(request.res, listening);
   },
 };

@@ -26,10 +26,7 @@ export async function setPassphrase(
   }
   const easy = isEasyPassphrase(passphrase, [course.title, course.code]);
   const values = { passphraseHash: await hashPassword(passphrase), easy };
-  const row = await em.findOne(CourseSecretRow, { courseId: course.id });
-  if (row === null) em.persist(em.create(CourseSecretRow, { courseId: course.id, ...values }));
-  else em.assign(row, values);
-  await em.flush();
+  await em.upsert(CourseSecretRow, { courseId: course.id, ...values });
   return easy ? 'easy' : 'good';
 }
 

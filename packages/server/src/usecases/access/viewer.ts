@@ -5,6 +5,7 @@ import { coursesWhere } from '../../db/kept-courses.ts';
 import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { Failure } from '../failure.ts';
 
 /** Somebody who is not signed in. */
 const PASSER_BY: Viewer = { role: null, institutionStaff: false };
@@ -129,6 +130,14 @@ async function completedBy(
 
 export function mayCreateCourses(person: Person): boolean {
   return person.kind === 'teaching' || person.kind === 'staff';
+}
+
+/** @throws Failure for whoever neither plans a course nor may open one. */
+export async function mustPlanSomething(em: EntityManager, person: Person): Promise<void> {
+  if (mayCreateCourses(person)) return;
+  const planning = { $in: ['instructor', 'assistant'] as const };
+  if ((await em.count(MemberRow, { personId: person.id, leftAt: null, role: planning })) > 0) return;
+  throw new Failure('not_allowed', 'This is for those who plan a course');
 }
 
 export async function countLearners(em: EntityManager, courseId: string): Promise<number> {

@@ -1,6 +1,6 @@
 /** Opens a new course as a draft, with one section a week and its author as instructor. */
 import { randomUUID } from 'node:crypto';
-import type { NewCourseRequest } from '@itinerary/contract';
+import type { CodeAnswer, NewCourseRequest } from '@itinerary/contract';
 import { newCourse } from '@itinerary/core';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import { DepartmentRow, TermRow } from '../../db/entities.ts';
@@ -19,8 +19,8 @@ export async function createCourse(
   const { institutionId } = person;
   await mustExist(em, institutionId, 'department', request.department);
   await mustExist(em, institutionId, 'term', request.term);
-  const check = await checkCode(em, institutionId, request.code);
-  if (!check.free) throw codeTaken(request.code, check.heldBy?.title ?? '', check.proposal);
+  const check = await checkCode(em, { person, now }, request.code);
+  if (!check.free) throw codeTaken(request.code, check);
   const id = randomUUID();
   const course = newCourse({
     ...request,
@@ -35,14 +35,15 @@ export async function createCourse(
   } catch (error) {
     // Somebody took the code between the check and here; the database decides.
     if (!(error instanceof UniqueConstraintViolationException)) throw error;
-    const again = await checkCode(em.fork(), institutionId, request.code);
-    throw codeTaken(request.code, again.heldBy?.title ?? '', again.proposal);
+    const again = await checkCode(em.fork(), { person, now }, request.code);
+    throw codeTaken(request.code, again);
   }
   return { id };
 }
 
-function codeTaken(code: string, title: string, proposal: string): Failure {
-  return new Failure('code_taken', `The code ${code} belongs to "${title}"; ${proposal} is free`, [
+function codeTaken(code: string, { heldBy, proposal }: CodeAnswer): Failure {
+  const by = heldBy === null ? 'is taken' : `belongs to "${heldBy.title}"`;
+  return new Failure('code_taken', `The code ${code} ${by}; ${proposal} is free`, [
     { path: 'code', value: code, expected: `a code that no course has, such as ${proposal}` },
   ]);
 }

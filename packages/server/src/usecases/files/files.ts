@@ -26,6 +26,7 @@ import type { FileStore } from '../../files/file-store.ts';
 import { Failure } from '../failure.ts';
 import { itemText } from '../reading/read-course.ts';
 import { nothingHere } from '../nothing-here.ts';
+import { keepRow } from './stored.ts';
 
 const MEGABYTE = 1_000_000;
 
@@ -71,14 +72,8 @@ export async function takeUpload(em: EntityManager, store: FileStore, upload: Up
   await received.keep();
   const { hash, size } = received;
   const { width, height } = picture ?? { width: null, height: null };
-  const row = await em.findOne(StoredFileRow, { courseId: course.id, hash });
-  if (row === null) {
-    const { type } = kind;
-    em.persist(
-      em.create(StoredFileRow, { courseId: course.id, hash, size, type, width, height, createdAt: now }),
-    );
-    await em.flush();
-  }
+  const { type } = kind;
+  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now });
   return { hash, name, size, type: kind.type, width, height };
 }
 

@@ -7,6 +7,7 @@ import {
   FRAMES,
   homeView,
   isPictureType,
+  isReadable,
   isThere,
   mayPlan,
   resolveAccess,
@@ -21,6 +22,7 @@ import { rendition } from '../../files/renditions.ts';
 import { openLibraryPicture, searchLibrary } from '../../library/library.ts';
 import { Failure } from '../failure.ts';
 import { filesNamed } from './file-names.ts';
+import { keepRow } from './stored.ts';
 import type { FileToSend } from './files.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { viewersOf } from '../access/viewer.ts';
@@ -149,23 +151,6 @@ async function fromCourse(
   return { file: filesNamed(theirs).get(hash) ?? bare({ hash, size, type }), width, height };
 }
 
-interface StoredPicture {
-  readonly courseId: string;
-  readonly hash: string;
-  readonly size: number;
-  readonly type: string;
-  readonly width: number;
-  readonly height: number;
-  readonly createdAt: string;
-}
-
-async function keepRow(em: EntityManager, row: StoredPicture): Promise<void> {
-  const there = await em.findOne(StoredFileRow, { courseId: row.courseId, hash: row.hash });
-  if (there !== null) return;
-  em.persist(em.create(StoredFileRow, row));
-  await em.flush();
-}
-
 export interface Framed {
   /** One that there is, or whatever the address said. */
   readonly frame: string;
@@ -230,6 +215,8 @@ async function pictureFor(
       return panel?.kind === 'picture' ? panel.picture : null;
     }
     case 'card':
+      // Cards are for those who read the course.
+      if (!isReadable(resolveAccess(course, viewer, now).course.state)) return null;
       return contactsOf(course, (await facts()).staff).find((one) => one.id === id)?.picture ?? null;
   }
 }

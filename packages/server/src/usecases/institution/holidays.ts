@@ -4,6 +4,7 @@ import type { HolidaysAnswer } from '@itinerary/contract';
 import { dayOf } from '@itinerary/core';
 import { HolidayRow, InstitutionRow } from '../../db/entities.ts';
 import type { HolidayRecord } from '../../db/entities.ts';
+import { underInstitution } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { readCalendar } from '../../text/icalendar.ts';
 import { Failure } from '../failure.ts';
@@ -40,7 +41,7 @@ export async function readHolidays(
   // What is over for more than a year is offered to nobody.
   const since = `${Number(now.slice(0, 4)) - 1}${now.slice(4, 10)}`;
   const days = read.days.filter(({ last }) => last >= since);
-  await em.transactional(async (inner) => {
+  await underInstitution(em, institutionId, async (inner) => {
     const known = new Map((await inner.find(HolidayRow, { institutionId })).map((row) => [row.id, row]));
     for (const { uid, name, first, last } of days) {
       const id = createHash('sha256').update(uid).digest('hex').slice(0, 32);

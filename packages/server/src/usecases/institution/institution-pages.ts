@@ -2,6 +2,7 @@
 import type { InstitutionPagesAnswer } from '@itinerary/contract';
 import type { InstitutionPage } from '@itinerary/core';
 import { InstitutionPageRow } from '../../db/entities.ts';
+import { underInstitution } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 
@@ -24,7 +25,7 @@ export async function setInstitutionPage(
   institutionId: string,
   { id, ...values }: InstitutionPage,
 ): Promise<InstitutionPagesAnswer> {
-  await em.transactional(async (inner) => {
+  await underInstitution(em, institutionId, async (inner) => {
     const row = await inner.findOne(InstitutionPageRow, { institutionId, id });
     if (row !== null) inner.assign(row, values);
     else if ((await inner.count(InstitutionPageRow, { institutionId })) >= MOST_PAGES) {

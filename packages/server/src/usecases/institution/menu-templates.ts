@@ -2,6 +2,7 @@
 import type { MenuTemplatesAnswer } from '@itinerary/contract';
 import type { Menu } from '@itinerary/core';
 import { MenuTemplateRow } from '../../db/entities.ts';
+import { underInstitution } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 export async function menuTemplates(em: EntityManager, institutionId: string): Promise<MenuTemplatesAnswer> {
@@ -19,7 +20,7 @@ export async function keepMenuTemplate(
   const common = Object.fromEntries(
     Object.entries(menu).filter(([, { leads, removed }]) => leads.to !== 'item' && !removed),
   );
-  await em.transactional(async (inner) => {
+  await underInstitution(em, institutionId, async (inner) => {
     const row = await inner.findOne(MenuTemplateRow, { institutionId, id });
     if (row === null) inner.persist(inner.create(MenuTemplateRow, { institutionId, id, name, menu: common }));
     else inner.assign(row, { name, menu: common });

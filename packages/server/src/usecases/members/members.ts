@@ -4,6 +4,7 @@ import { ROLES } from '@itinerary/core';
 import type { Course, Role } from '@itinerary/core';
 import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
+import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 
@@ -61,7 +62,7 @@ export async function addMembers(
   role: Role,
   now: string,
 ): Promise<MembersAnswer> {
-  await em.transactional(async (inner) => {
+  await underCourse(em, courseId, async (inner) => {
     const known = await inner.find(PersonRow, { institutionId, id: { $in: [...people] } });
     const missing = people.findIndex((id) => !known.some((person) => person.id === id));
     if (missing >= 0) {
@@ -92,14 +93,14 @@ export async function setMemberGroups(
   personId: string,
   groups: readonly string[],
 ): Promise<MembersAnswer> {
-  const unknown = groups.find((id) => course.groups[id] === undefined);
+  const unknown = groups.find((id) => !Object.hasOwn(course.groups, id));
   if (unknown !== undefined) {
     throw new Failure('bad_input', 'One of the groups is not a group of this course', [
       { path: 'groups', value: unknown, expected: 'ids of groups and classes of the course' },
     ]);
   }
   const courseId = course.id;
-  await em.transactional(async (inner) => {
+  await underCourse(em, courseId, async (inner) => {
     const member = await inner.findOne(MemberRow, { courseId, personId, leftAt: null });
     if (member === null) throw new Failure('not_found', 'Nobody on this course has that id');
     const rows = await inner.find(MemberGroupRow, { courseId, personId });
@@ -119,7 +120,7 @@ export async function removeMember(
   personId: string,
   now: string,
 ): Promise<MembersAnswer> {
-  await em.transactional(async (inner) => {
+  await underCourse(em, courseId, async (inner) => {
     const rows = await inner.find(MemberRow, { courseId, leftAt: null });
     const row = rows.find((member) => member.personId === personId);
     if (row === undefined) throw new Failure('not_found', 'Nobody on this course has that id');

@@ -3,6 +3,7 @@ import type { OwnMoments, OwnMomentsAnswer } from '@itinerary/contract';
 import { findNode } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { MemberRow, PersonExceptionRow, PersonRow } from '../../db/entities.ts';
+import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 
@@ -32,26 +33,27 @@ export async function setOwnMoments(
   now: string,
 ): Promise<OwnMomentsAnswer> {
   const courseId = course.id;
-  const member = await em.findOne(MemberRow, { courseId, personId: person, leftAt: null });
   const wrong = (path: string, value: unknown, expected: string): Failure =>
     new Failure('bad_input', `In the body: ${path}`, [{ path, value, expected }]);
-  if (member === null) throw wrong('person', person, 'the id of somebody on the course');
   const place = findNode(course, node);
   if (place === null) throw wrong('node', node, 'the id of a section or item of the course');
   if (due !== null && !('due' in place.node)) throw wrong('due', due, 'null: nothing is handed in there');
   if (opens === null && due === null && until === null) {
     throw wrong('opens', null, 'at least one moment of opens, due and until');
   }
-  const row = await em.findOne(PersonExceptionRow, { courseId, id });
-  const same = await em.findOne(PersonExceptionRow, { courseId, personId: person, nodeId: node });
-  if (same !== null && same.id !== id) {
-    throw wrong('node', node, 'a section or item on which this person has no moments of their own yet');
-  }
-  const values = { personId: person, nodeId: node, opens, due, until, at: Date.parse(now) };
-  if (row === null) em.persist(em.create(PersonExceptionRow, { courseId, id, ...values }));
-  else em.assign(row, values);
-  await em.flush();
-  return ownMoments(em, courseId);
+  await underCourse(em, courseId, async (inner) => {
+    const member = await inner.findOne(MemberRow, { courseId, personId: person, leftAt: null });
+    if (member === null) throw wrong('person', person, 'the id of somebody on the course');
+    const row = await inner.findOne(PersonExceptionRow, { courseId, id });
+    const same = await inner.findOne(PersonExceptionRow, { courseId, personId: person, nodeId: node });
+    if (same !== null && same.id !== id) {
+      throw wrong('node', node, 'a section or item on which this person has no moments of their own yet');
+    }
+    const values = { personId: person, nodeId: node, opens, due, until, at: Date.parse(now) };
+    if (row === null) inner.persist(inner.create(PersonExceptionRow, { courseId, id, ...values }));
+    else inner.assign(row, values);
+  });
+  return ownMoments(em.fork(), courseId);
 }
 
 /** Taking away what is not there is done already. */

@@ -1,17 +1,22 @@
 /** What people say about an announcement. */
 import type { CommentsAnswer } from '@itinerary/contract';
-import { mayPlan, resolveAccess } from '@itinerary/core';
+import { isNameTold, mayPlan, resolveAccess } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
-import { PersonRow, RemarkRow } from '../../db/entities.ts';
+import { MemberGroupRow, MemberRow, PersonRow, RemarkRow } from '../../db/entities.ts';
 import type { Person, RemarkRecord } from '../../db/entities.ts';
+import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { standingOne } from './standing.ts';
 import type { Reader } from './standing.ts';
 
-/** A thread of a class is some dozens; beyond this somebody is playing. */
-const MOST_REMARKS = 500;
+/** Standing ones: of one person under one announcement, and of everybody. */
+const MOST_OF_ONE = 40;
+const MOST_REMARKS = 2000;
+/** As many in so long a time: nobody has more to say that others should read. */
+const MOST_AT_ONCE = 10;
+const AT_ONCE_MS = 10 * 60 * 1000;
 
 /** How many stand under each announcement. */
 export async function remarkCounts(
@@ -70,14 +75,11 @@ export async function comments(
     { orderBy: { turn: 'asc', id: 'asc' }, limit: MOST_REMARKS },
   );
   const shown = rows.filter((row) => row.removedBy === null || mayRestore(row, reader));
-  const people = await em.find(PersonRow, {
-    id: { $in: [...new Set(shown.map(({ personId }) => personId))] },
-  });
-  const names = new Map(people.map((person) => [person.id, person.name]));
+  const names = await namesTold(em, course, reader, [...new Set(shown.map(({ personId }) => personId))]);
   return {
     comments: shown.map((row) => ({
       id: row.id,
-      name: names.get(row.personId) ?? '',
+      name: names.get(row.personId) ?? null,
       at: row.at,
       text: row.text,
       mayRemove: row.removedBy === null && mayRemove(row, reader),
@@ -99,28 +101,85 @@ export async function comment(
   if (!mayComment(course, reader, announcement.comments, now)) {
     throw new Failure('not_allowed', 'This announcement is not open to comments, or not to yours');
   }
-  // Those count too that have been taken away: they can come back.
-  const turn = await em.count(RemarkRow, { courseId: course.id, announcementId: id });
-  if (turn >= MOST_REMARKS) {
+  const personId = (reader.person as Person).id;
+  await underCourse(em, course.id, async (inner) => {
+    const turn = await roomFor(inner, course.id, id, personId, now);
+    inner.persist(
+      inner.create(RemarkRow, {
+        courseId: course.id,
+        id: crypto.randomUUID(),
+        announcementId: id,
+        personId,
+        at: now,
+        text,
+        turn,
+        removedBy: null,
+      }),
+    );
+  });
+  return comments(em.fork(), course, reader, id, now);
+}
+
+/**
+ * Where the next comment stands. What has been taken away has left its place to others.
+ *
+ * @throws Failure where this person, or everybody, has said as much as there is room for.
+ */
+async function roomFor(
+  em: EntityManager,
+  courseId: string,
+  announcementId: string,
+  personId: string,
+  now: string,
+): Promise<number> {
+  const thread = { courseId, announcementId };
+  const since = new Date(Date.parse(now) - AT_ONCE_MS).toISOString();
+  // Under every announcement: whoever goes on under the next one is as quick.
+  const recent = await em.find(
+    RemarkRow,
+    { courseId, personId, at: { $gt: since } },
+    { orderBy: { at: 'asc' }, fields: ['at'] },
+  );
+  const first = recent[recent.length - MOST_AT_ONCE];
+  if (first !== undefined) {
+    const seconds = Math.max(1, Math.ceil((Date.parse(first.at) + AT_ONCE_MS - Date.parse(now)) / 1000));
+    throw new Failure('too_often', `At most ${MOST_AT_ONCE} comments in ten minutes`, [], seconds);
+  }
+  const own = await em.count(RemarkRow, { ...thread, personId, removedBy: null });
+  if (own >= MOST_OF_ONE) {
+    throw new Failure(
+      'not_allowed',
+      `You have ${MOST_OF_ONE} comments here, which is as many as one person has`,
+    );
+  }
+  if ((await em.count(RemarkRow, { ...thread, removedBy: null })) >= MOST_REMARKS) {
     throw new Failure(
       'not_allowed',
       `There are ${MOST_REMARKS} comments already; that is as many as it takes`,
     );
   }
-  const personId = (reader.person as Person).id;
-  const remark = {
-    courseId: course.id,
-    id: crypto.randomUUID(),
-    announcementId: id,
-    personId,
-    at: now,
-    text,
-    turn,
-    removedBy: null,
-  };
-  em.persist(em.create(RemarkRow, remark));
-  await em.flush();
-  return comments(em, course, reader, id, now);
+  const [last] = await em.find(RemarkRow, thread, { orderBy: { turn: 'desc' }, limit: 1 });
+  return (last?.turn ?? -1) + 1;
+}
+
+/** By id, the names that this reader is told; their own among them. */
+async function namesTold(
+  em: EntityManager,
+  course: Course,
+  { viewer, person }: Reader,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, string>> {
+  const of = { courseId: course.id, personId: { $in: [...ids] } };
+  const members = await em.find(MemberRow, { ...of, leftAt: null });
+  const groups = await em.find(MemberGroupRow, of);
+  const people = await em.find(PersonRow, { id: { $in: [...ids] } });
+  const isTold = (id: string): boolean =>
+    id === person?.id ||
+    isNameTold(course, viewer, {
+      role: members.find(({ personId }) => personId === id)?.role ?? null,
+      groups: groups.filter(({ personId }) => personId === id).map(({ groupId }) => groupId),
+    });
+  return new Map(people.filter(({ id }) => isTold(id)).map(({ id, name }) => [id, name]));
 }
 
 /** Takes a comment away, or brings it back. */
@@ -132,15 +191,14 @@ export async function setComment(
   now: string,
 ): Promise<CommentsAnswer> {
   standingOne(course, reader.viewer, announcement, now);
-  const row = await em.findOne(RemarkRow, {
-    courseId: course.id,
-    announcementId: announcement,
-    id: remark,
+  if (reader.person === null) throw new Failure('not_signed_in', 'Sign in first');
+  await underCourse(em, course.id, async (inner) => {
+    const thread = { courseId: course.id, announcementId: announcement };
+    const row = await inner.findOne(RemarkRow, { ...thread, id: remark });
+    if (row === null) throw nothingHere();
+    row.removedBy = isThere ? broughtBack(row, reader) : takenAway(row, reader);
   });
-  if (row === null) throw nothingHere();
-  row.removedBy = isThere ? broughtBack(row, reader) : takenAway(row, reader);
-  await em.flush();
-  return comments(em, course, reader, announcement, now);
+  return comments(em.fork(), course, reader, announcement, now);
 }
 
 /** By whom it has been taken away then: twice is by whoever was first. */
@@ -150,6 +208,8 @@ function takenAway(remark: Remark, reader: Reader): string | null {
 }
 
 function broughtBack(remark: Remark, reader: Reader): null {
-  if (remark.removedBy !== null && !mayRestore(remark, reader)) throw nothingHere();
+  // Of one that stands, whoever could have taken it away may say that it should.
+  const may = remark.removedBy === null ? mayRemove(remark, reader) : mayRestore(remark, reader);
+  if (!may) throw nothingHere();
   return null;
 }

@@ -7,7 +7,7 @@ import { fileHashes, findings, hasRight, isBlocker, sameValue, textFacts, textHa
 import type { Change, Course, Viewer } from '@itinerary/core';
 import { StoredFileRow, TextRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { checkCode } from '../desk/course-codes.ts';
+import { codeHeld } from '../desk/course-codes.ts';
 import { isKnownChoice } from '../desk/create-course.ts';
 import type { NewTexts } from './new-texts.ts';
 import { termsOf } from '../desk/terms.ts';
@@ -58,9 +58,8 @@ export async function codeRefusal(
 ): Promise<ServerRefusal | null> {
   const edit = change.edits[at];
   if (edit?.kind !== 'set') return null;
-  const check = await checkCode(em, institutionId, String(edit.value), courseId);
-  if (check.free) return null;
-  return { code: 'code_taken', edit: at, target: courseId, proposal: check.proposal };
+  const { holder, proposal } = await codeHeld(em, institutionId, String(edit.value), courseId);
+  return holder === null ? null : { code: 'code_taken', edit: at, target: courseId, proposal };
 }
 
 /** Stores the new texts that the next course names; refuses a change that names one which nobody has. */

@@ -43,9 +43,12 @@ export async function tick(
   const answer = accessAt(course, viewer, Date.parse(now)).nodes.get(item);
   const node = findNode(course, item)?.node;
   if (!canSee(answer) || node === undefined || !isContent(node)) throw nothingHere();
+  if (viewer.role !== 'learner' || answer?.state !== 'open') {
+    throw new Failure('not_allowed', 'Learners tick what is open to them, and nobody else does');
+  }
   if (ruleFor(course, viewer, item, now)?.by !== 'ticked') {
-    throw new Failure('bad_input', 'This is not ticked as done, or not by you, or not now', [
-      { path: 'item', value: item, expected: 'an open item that its reader ticks as done' },
+    throw new Failure('bad_input', 'This is not ticked as done', [
+      { path: 'item', value: item, expected: 'an item that its reader ticks as done' },
     ]);
   }
   await write(em, { courseId: course.id, personId, itemId: item }, done ? now : null);

@@ -12,7 +12,7 @@ import type { Taking } from '../plan/take-changes.ts';
 import { takeChanges } from '../plan/take-changes.ts';
 
 /** What only the editor of the setup knows how to keep: pictures, formulas, links to items, tables. */
-const PIECES = /data-(picture|formula|item)|<table/;
+const PIECES = /data-(picture|formula|item|part)|<table/i;
 
 /** Whether a page is open to this learner, and to their words. */
 export function mayChangePage(course: Course, viewer: Viewer, item: string, now: string): boolean {
@@ -68,6 +68,12 @@ export async function changePage(
   const before = await pageText(em, course, viewer, item, now);
   if (before.hash !== was) {
     throw new Failure('out_of_step', 'Somebody else has changed this page meanwhile; load it anew');
+  }
+  // A picture is known by its hash, and whoever knows that would get what they are not shown.
+  if (PIECES.test(html)) {
+    throw new Failure('bad_input', 'Pictures, formulas, tables and links to items are put in by the staff', [
+      { path: 'html', value: html, expected: 'words, headings, lists and links' },
+    ]);
   }
   const isEmpty = html.trim() === '';
   const hash = isEmpty ? null : hashText(html);

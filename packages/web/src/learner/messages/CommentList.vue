@@ -51,6 +51,10 @@ function turn({ id, isRemoved }: CommentsAnswer['comments'][number]): Promise<bo
   return take(() => (isRemoved ? ask(`PUT ${COMMENT}`, { params }) : ask(`DELETE ${COMMENT}`, { params })));
 }
 
+/** The course may show the names of its staff alone. */
+const nameOf = ({ name }: CommentsAnswer['comments'][number]): string =>
+  name ?? t('learner.comments.somebody');
+
 function when(at: string): string {
   const day = formatDay(dayIn(at, session.me?.institution.zone ?? 'UTC'), locale.value, {
     today: session.today,
@@ -69,14 +73,16 @@ function when(at: string): string {
       <ul>
         <li v-for="one in answer?.comments ?? []" :key="one.id" :class="{ away: one.isRemoved }">
           <p class="who">
-            <strong dir="auto">{{ one.name }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
+            <strong dir="auto">{{ nameOf(one) }}</strong> <span class="figures soft">{{ when(one.at) }}</span>
             <span v-if="one.isRemoved" class="soft">{{ t('learner.comments.removed') }}</span>
             <!-- One button that becomes the other, so that the focus stays where it was pressed. -->
             <button
               v-if="one.isRemoved || one.mayRemove"
               class="button bare square small"
               type="button"
-              :aria-label="t(`learner.comments.${one.isRemoved ? 'restore' : 'remove'}`, { name: one.name })"
+              :aria-label="
+                t(`learner.comments.${one.isRemoved ? 'restore' : 'remove'}`, { name: nameOf(one) })
+              "
               @click="turn(one)"
             >
               <component :is="one.isRemoved ? IconArrowBackUp : IconTrash" :size="15" aria-hidden="true" />

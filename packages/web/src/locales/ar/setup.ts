@@ -216,6 +216,7 @@ export default {
     codeHint: 'حروف لاتينية وأرقام، تصلها - . أو _',
     codeShape: 'حروف لاتينية وأرقام، يصلها - أو . أو _ واحد',
     codeFree: 'هذا الرمز متاح.',
+    codeTakenBySome: 'هذا الرمز مأخوذ. {proposal} متاح.',
     codeTaken: 'لمقرر «{title}» هذا الرمز.',
     codeTake: 'خذ',
     codeUnanswered: 'تعذّر الآن السؤال هل هو متاح.',

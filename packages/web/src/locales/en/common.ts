@@ -81,6 +81,7 @@ export default {
     wrong_passphrase: 'That is not the passphrase of this course.',
     wrong_name_or_password: 'No account has this address and password.',
     too_many_attempts: 'Too many wrong tries from here. Try again in 15 minutes at the latest.',
+    too_often: 'That was very often in a short time. Try again in a few minutes.',
     not_allowed: 'Your role does not do this here.',
     not_found: 'There is nothing here, or nothing that you may see.',
     code_taken: 'Another course has this code.',

@@ -112,6 +112,7 @@ export default {
     more: 'One more announcement | {count} more announcements',
   },
   comments: {
+    somebody: 'Somebody in the course',
     count: 'No comments yet | One comment | {count} comments',
     label: 'Your comment',
     send: 'Say it',

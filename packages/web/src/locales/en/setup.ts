@@ -211,6 +211,7 @@ export default {
     codeHint: 'Letters and digits, joined by - . or _',
     codeShape: 'Letters and digits, joined by single - . or _',
     codeFree: 'This code is free.',
+    codeTakenBySome: 'This code is taken. {proposal} is free.',
     codeTaken: 'The course “{title}” has this code.',
     codeTake: 'Take',
     codeUnanswered: 'Whether it is free could not be asked just now.',

@@ -112,6 +112,7 @@ export default {
     more: 'Un anuncio más | {count} anuncios más',
   },
   comments: {
+    somebody: 'Alguien del curso',
     count: 'Sin comentarios | Un comentario | {count} comentarios',
     label: 'Tu comentario',
     send: 'Decirlo',

@@ -212,6 +212,7 @@ export default {
     codeHint: 'Letras y cifras, unidas por - . o _',
     codeShape: 'Letras y cifras, unidas por un solo - . o _',
     codeFree: 'Este código está libre.',
+    codeTakenBySome: 'Este código está ocupado. {proposal} está libre.',
     codeTaken: 'El curso «{title}» tiene este código.',
     codeTake: 'Tomar',
     codeUnanswered: 'Ahora no se ha podido saber si está libre.',

@@ -82,6 +82,7 @@ export default {
     wrong_passphrase: 'Ce n’est pas la phrase de passe de ce cours.',
     wrong_name_or_password: 'Aucun compte n’a cette adresse et ce mot de passe.',
     too_many_attempts: 'Trop d’essais faux depuis ici. Réessayez dans 15 minutes au plus tard.',
+    too_often: 'C’était très souvent en peu de temps. Réessayez dans quelques minutes.',
     not_allowed: 'Votre rôle ne permet pas cela ici.',
     not_found: 'Il n’y a rien ici, ou rien que vous puissiez voir.',
     code_taken: 'Un autre cours a ce code.',

@@ -112,6 +112,7 @@ export default {
     more: 'Une annonce de plus | {count} annonces de plus',
   },
   comments: {
+    somebody: 'Quelqu’un du cours',
     count: 'Pas encore de commentaire | Un commentaire | {count} commentaires',
     label: 'Votre commentaire',
     send: 'Le dire',

@@ -212,6 +212,7 @@ export default {
     codeHint: 'Lettres et chiffres, joints par - . ou _',
     codeShape: 'Lettres et chiffres, joints par un seul - . ou _',
     codeFree: 'Ce code est libre.',
+    codeTakenBySome: 'Ce code est pris. {proposal} est libre.',
     codeTaken: 'Le cours « {title} » a ce code.',
     codeTake: 'Prendre',
     codeUnanswered: 'On n’a pas pu demander s’il est libre.',

@@ -34,6 +34,9 @@ const problem = computed(() => {
   if (code.value.trim() === '') return null;
   if (!isShaped.value) return t('setup.about.codeShape');
   if (answer.value?.heldBy) return t('setup.about.codeTaken', { title: answer.value.heldBy.title });
+  // Of a course that one may not know of, only that it is there.
+  if (answer.value?.free === false)
+    return t('setup.about.codeTakenBySome', { proposal: answer.value.proposal });
   return null;
 });
 

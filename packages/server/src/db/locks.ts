@@ -1,0 +1,29 @@
+/**
+ * What goes over several rows stands on a lock: whoever comes second sees all that the first has done, and what was
+ * sent twice at once is done once and answered twice.
+ */
+import type { EntityManager } from './orm.ts';
+
+/** One transaction in which nobody else changes who is on the course, or what they have of their own in it. */
+export function underCourse<T>(
+  em: EntityManager,
+  courseId: string,
+  work: (inner: EntityManager) => Promise<T>,
+): Promise<T> {
+  return em.transactional(async (inner) => {
+    await inner.execute('select id from course where id = ? for update', [courseId]);
+    return work(inner);
+  });
+}
+
+/** One transaction in which nobody else changes what the institution keeps for all courses. */
+export function underInstitution<T>(
+  em: EntityManager,
+  institutionId: string,
+  work: (inner: EntityManager) => Promise<T>,
+): Promise<T> {
+  return em.transactional(async (inner) => {
+    await inner.execute('select id from institution where id = ? for update', [institutionId]);
+    return work(inner);
+  });
+}
