@@ -55,8 +55,8 @@ export const FILES_ROUTES = {
   library: {
     method: 'get',
     path: '/api/library',
-    access: 'signed_in',
-    summary: 'The picture library, searched by words, for whoever plans a course or may open one',
+    access: 'planner',
+    summary: 'The picture library, searched by words',
     query: z.object({ find: storableSchema.max(100).default('') }),
     status: 200,
     answer: librarySchema,
@@ -64,8 +64,8 @@ export const FILES_ROUTES = {
   libraryPicture: {
     method: 'get',
     path: '/api/library/{picture}',
-    access: 'signed_in',
-    summary: 'A picture of the library, small, for whoever plans a course or may open one',
+    access: 'planner',
+    summary: 'A picture of the library, small',
     params: z.object({ picture: pathId }),
     status: 200,
     media: 'application/octet-stream',

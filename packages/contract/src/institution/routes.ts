@@ -52,7 +52,7 @@ export const INSTITUTION_ROUTES = {
   menuTemplates: {
     method: 'get',
     path: '/api/menus',
-    access: 'create',
+    access: 'planner',
     summary: 'The menus that the institution proposes',
     status: 200,
     answer: menuTemplatesSchema,

@@ -3,8 +3,8 @@ import { idSchema } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import { z } from 'zod';
 
-/** `create`: may open courses. `institution`: its own staff. The rest are rights in the course that the address names. */
-export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'institution' | Right;
+/** `create`: may open courses. `planner`: may, or plans one. `institution`: its own staff. The rest are rights in the course that the address names. */
+export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'planner' | 'institution' | Right;
 
 export interface Route {
   readonly method: 'get' | 'post' | 'put' | 'delete';

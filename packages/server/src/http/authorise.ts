@@ -10,7 +10,7 @@ import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
-import { mayCreateCourses, viewerOf } from '../usecases/access/viewer.ts';
+import { mayCreateCourses, plansSomething, viewerOf } from '../usecases/access/viewer.ts';
 import type { Caller, CourseCaller, CourseReader, SignedIn, WhoFor } from './call.ts';
 import { passphraseMark } from '../usecases/access/passphrase.ts';
 import { visitBy } from './session.ts';
@@ -89,6 +89,11 @@ export const AUTHORISE: {
     const who = await signedIn(asking);
     if (!mayCreateCourses(who.person)) throw new Failure('not_allowed', 'Your account does not open courses');
     return who;
+  },
+  planner: async (asking) => {
+    const who = await signedIn(asking);
+    if (await plansSomething(asking.em, who.person)) return who;
+    throw new Failure('not_allowed', 'This is for those who plan a course');
   },
   institution: async (asking) => {
     const who = await signedIn(asking);

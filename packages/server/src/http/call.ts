@@ -55,7 +55,7 @@ export interface CourseReader extends Caller {
 
 export type WhoFor<Access extends RouteAccess> = Access extends 'anyone'
   ? Caller
-  : Access extends 'signed_in' | 'create' | 'institution'
+  : Access extends 'signed_in' | 'create' | 'planner' | 'institution'
     ? SignedIn
     : Access extends 'read'
       ? CourseReader

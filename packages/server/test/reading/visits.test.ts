@@ -77,16 +77,16 @@ describe('a visit with the passphrase', () => {
   const accessOf = async (guest: Agent): Promise<string> =>
     ((await guest.get(`/api/learn/${id}`).expect(200)).body as { course: { access: string } }).course.access;
 
-  test('lasts as long as there is a page every hour, and an hour without one ends it', async () => {
+  test('lasts an hour from the passphrase, however many pages are looked at', async () => {
     clock.tell('2027-02-16T12:00:00Z');
     const guest = await signedIn(server, 'outsider');
     expect(await accessOf(guest)).toBe('named');
     await guest.post(`/api/learn/${id}/visit`).send({ passphrase: 'eelgrass meadow' }).expect(204);
-    clock.tell('2027-02-16T12:59:00Z');
-    expect(await accessOf(guest)).toBe('look');
-    clock.tell('2027-02-16T13:58:00Z');
-    expect(await accessOf(guest)).toBe('look');
-    clock.tell('2027-02-16T14:58:00Z');
+    for (const minute of ['20', '40', '59']) {
+      clock.tell(`2027-02-16T12:${minute}:00Z`);
+      expect(await accessOf(guest)).toBe('look');
+    }
+    clock.tell('2027-02-16T13:00:00Z');
     expect(await accessOf(guest)).toBe('named');
   });
 });
