@@ -10,6 +10,7 @@ export {
   MAX_SUMMARY,
   MAX_TITLE,
   parseWith,
+  fileNameSchema,
   storableSchema,
   tagSchema,
   textHashSchema,

@@ -6,9 +6,13 @@ import { pino } from 'pino';
 import type { Config } from './config/config.ts';
 import type { Database } from './db/orm.ts';
 import { connect, migrate } from './db/orm.ts';
+import { diskStore } from './files/file-store.ts';
+import { tidyFiles } from './usecases/files/tidy.ts';
 import { createApp } from './http/app.ts';
 import { openCleaning } from './text/cleaning.ts';
 import { openNotices } from './live/notices.ts';
+
+const TIDY_MS = 6 * 60 * 60 * 1000;
 
 export interface RunningServer {
   readonly address: string;
@@ -26,6 +30,13 @@ export async function startServer(config: Config): Promise<RunningServer> {
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
+  const store = diskStore(config.filesFolder);
+  const tidying = setInterval(() => {
+    tidyFiles(database.em.fork(), store, config.clock.now()).catch((error: unknown) =>
+      log.warn({ err: error }, 'files that nothing names could not be looked for'),
+    );
+  }, TIDY_MS);
+  tidying.unref();
   const http = createServer(createApp({ config, database, pool, log, notices, cleaning }));
   await new Promise<void>((resolve, reject) => {
     http.once('error', reject);
@@ -40,6 +51,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
         http.close(resolve);
         http.closeAllConnections();
       });
+      clearInterval(tidying);
       await cleaning.close();
       await notices.stop();
       await pool.end();

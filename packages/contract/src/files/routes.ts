@@ -1,5 +1,5 @@
 /** Files and pictures of a course, and the library of pictures. */
-import { storableSchema } from '@itinerary/core';
+import { fileNameSchema, storableSchema } from '@itinerary/core';
 import { z } from 'zod';
 import { course, pathId } from '../shape/route.ts';
 import {
@@ -19,7 +19,7 @@ export const FILES_ROUTES = {
     summary:
       'Upload a file: its bytes as the body, its name in the query; refused while it arrives when too large',
     params: course,
-    query: z.object({ name: storableSchema.trim().min(1).max(200) }),
+    query: z.object({ name: fileNameSchema }),
     takesFile: true,
     status: 201,
     answer: uploadAnswerSchema,

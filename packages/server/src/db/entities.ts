@@ -145,6 +145,8 @@ export const StoredFileRow = defineEntity({
     width: p.integer().nullable(),
     height: p.integer().nullable(),
     createdAt: p.string(),
+    /** Who sent it; null: it came with the demo or with a course file, or long ago. */
+    by: p.string().nullable(),
   }),
 });
 

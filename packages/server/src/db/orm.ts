@@ -13,6 +13,7 @@ import { Migration0007 } from './migrations/migration-0007.ts';
 import { Migration0008 } from './migrations/migration-0008.ts';
 import { Migration0009 } from './migrations/migration-0009.ts';
 import { Migration0010 } from './migrations/migration-0010.ts';
+import { Migration0011 } from './migrations/migration-0011.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -29,6 +30,7 @@ export const MIGRATIONS = [
   { name: '0008-comments-come-back', class: Migration0008 },
   { name: '0009-kinds-in-a-table', class: Migration0009 },
   { name: '0010-tries-counted-first', class: Migration0010 },
+  { name: '0011-who-sent-a-file', class: Migration0011 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

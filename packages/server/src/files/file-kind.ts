@@ -17,8 +17,79 @@ const PROGRAMS: readonly (readonly number[])[] = [
   [0x23, 0x21],
 ];
 
-/** Names that a desk would run when they are pressed, whatever is in them. */
-const RUN_BY_NAME = /\.(exe|com|bat|cmd|msi|scr|ps1|vbs|js|jar|app|dmg|deb|rpm|sh|lnk|hta)$/i;
+/** Names that a machine runs when they are pressed, whatever is in them; and documents that bring macros along. */
+const RUN_BY_NAME = new RegExp(
+  `\\.(${[
+    ...[
+      'exe',
+      'com',
+      'bat',
+      'cmd',
+      'msi',
+      'msp',
+      'scr',
+      'pif',
+      'cpl',
+      'ps1',
+      'psm1',
+      'vbs',
+      'vbe',
+      'wsf',
+      'wsh',
+      'hta',
+    ],
+    ...[
+      'js',
+      'mjs',
+      'jse',
+      'jar',
+      'jnlp',
+      'app',
+      'dmg',
+      'pkg',
+      'command',
+      'workflow',
+      'scpt',
+      'terminal',
+      'webloc',
+    ],
+    ...[
+      'deb',
+      'rpm',
+      'appimage',
+      'run',
+      'sh',
+      'bash',
+      'zsh',
+      'csh',
+      'desktop',
+      'lnk',
+      'url',
+      'reg',
+      'inf',
+      'iso',
+      'img',
+    ],
+    ...[
+      'php',
+      'phtml',
+      'phar',
+      'jsp',
+      'asp',
+      'aspx',
+      'cgi',
+      'pl',
+      'swf',
+      'apk',
+      'ipa',
+      'gadget',
+      'chm',
+      'xll',
+    ],
+    ...['docm', 'dotm', 'xlsm', 'xltm', 'xlam', 'pptm', 'potm', 'ppam', 'ppsm', 'sldm'],
+  ].join('|')})$`,
+  'i',
+);
 
 /** What names promise, where the content can be told. */
 const PROMISED: Readonly<Record<string, RegExp>> = {
@@ -45,10 +116,13 @@ const PROMISED: Readonly<Record<string, RegExp>> = {
 
 const TEXT = /\.(txt|md|csv|tsv|json|ics|tex|bib|srt|vtt|xml|html?|svg)$/i;
 
-export async function fileKind(name: string, head: Uint8Array): Promise<FileKind> {
+/** @param takesPrograms whether what runs is taken as well: then it is only told from what its name says. */
+export async function fileKind(name: string, head: Uint8Array, takesPrograms = false): Promise<FileKind> {
   const extension = /\.([A-Za-z0-9]+)$/.exec(name)?.[1]?.toLowerCase() ?? '';
   const isProgram = PROGRAMS.some((signature) => signature.every((byte, at) => head[at] === byte));
-  if (isProgram || RUN_BY_NAME.test(name)) return { ok: false, why: 'program', found: extension };
+  // Windows passes over dots and spaces at the end of a name.
+  const runs = isProgram || RUN_BY_NAME.test(name.replace(/[. ]+$/, ''));
+  if (runs && !takesPrograms) return { ok: false, why: 'program', found: extension };
   const found = (await fileTypeFromBuffer(head))?.mime ?? (isText(head) ? 'text/plain' : null);
   const type = found ?? 'application/octet-stream';
   const promised = PROMISED[extension];

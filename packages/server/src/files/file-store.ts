@@ -4,7 +4,7 @@
  */
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { access, mkdir, open, rename, rm, writeFile } from 'node:fs/promises';
+import { access, mkdir, open, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Transform } from 'node:stream';
 import type { Readable } from 'node:stream';
@@ -28,6 +28,8 @@ export interface FileStore {
   readonly receive: (stream: Readable, most: number) => Promise<Received>;
   /** Where the content lies, or null. */
   readonly find: (hash: string) => Promise<string | null>;
+  /** Takes away what has lain there for longer than that. */
+  readonly drop: (hash: string, olderThanMs: number) => Promise<void>;
   /** Where a file that can be made again lies; made when it is not there. */
   readonly made: (name: string, make: () => Promise<Buffer>) => Promise<string>;
 }
@@ -70,6 +72,14 @@ export function diskStore(folder: string): FileStore {
         () => path,
         () => null,
       );
+    },
+    drop: async (hash, olderThanMs) => {
+      const path = placeOf(hash);
+      const since = await stat(path).then(
+        ({ mtimeMs }) => Date.now() - mtimeMs,
+        () => 0,
+      );
+      if (since > olderThanMs) await rm(path, { force: true });
     },
     made: (name, make) => made(join(folder, 'made'), name, make),
   };

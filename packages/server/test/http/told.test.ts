@@ -56,7 +56,7 @@ describe('a picture', () => {
     await changeCourse(as('instructor'), id, [
       setting(id, 'contacts.boatman', { ...card, reach: null, hours: null, picture, at: 1, shown: true }),
     ]);
-    const at = `/api/learn/${id}/face/card?id=boatman&width=96`;
+    const at = `/api/learn/${id}/face/card?id=boatman&width=160`;
     await as('learner').get(at).expect(200);
     const named = await as('outsider').get(`/api/learn/${id}`);
     expect((named.body as { course: { access: string } }).course.access).toBe('named');

@@ -93,6 +93,23 @@ export const minutesSchema = z.int().min(0).max(10_000);
 /** A line or two of plain words. */
 export const summarySchema = storableSchema.trim().min(1).max(MAX_SUMMARY);
 
+/** Where words turn round, which lets `exe` read as if it stood elsewhere; and what ends a line or is not seen. */
+const UNSEEN = /[\p{Cc}\u061c\u200b\u200e\u200f\u2028\u2029\u202a-\u202e\u2060-\u2069\ufeff]/u;
+
+/** The name of a file, and of nothing above it. */
+export const fileNameSchema = storableSchema
+  .trim()
+  .min(1)
+  .max(200)
+  .refine(
+    (name) => !/[/\\]/.test(name) && !/^\.+$/.test(name),
+    'a name without / and \\, and not of dots alone',
+  )
+  .refine(
+    (name) => !UNSEEN.test(name),
+    'a name without line ends, turned directions and letters that are not seen',
+  );
+
 export const placeSchema = storableSchema.trim().min(1).max(200);
 
 /** One thing wrong with foreign data: where, what stands there, and what was expected. */

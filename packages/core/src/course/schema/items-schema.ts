@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import {
   addressSchema,
+  fileNameSchema,
   idSchema,
   minutesSchema,
   placeSchema,
@@ -42,7 +43,7 @@ export const MAX_FILE_BYTES = 2_147_483_647;
 /** A file, by the SHA-256 of its content; the content is kept apart. */
 export const fileSchema = z.strictObject({
   hash: textHashSchema,
-  name: storableSchema.trim().min(1).max(200),
+  name: fileNameSchema,
   /** In bytes. */
   size: z.int().min(0).max(MAX_FILE_BYTES),
   /** The media type that its content has. */

@@ -154,6 +154,8 @@ export const courseSchema = z.strictObject({
   statedHours: z.int().min(1).max(5000).nullable().default(null),
   /** The largest upload, in megabytes (10⁶ bytes); null: the institution's. */
   largestUpload: z.int().min(1).max(2000).nullable().default(null),
+  /** Whether files are taken that run on the machine of whoever opens them: macros, scripts, programs. */
+  programs: z.boolean().default(false),
   /** Around one item: what is read before it. */
   introduction: textHashSchema.nullable().default(null),
   outcomes: tableSchema(outcomeSchema, MAX_OUTCOMES),

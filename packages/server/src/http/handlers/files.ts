@@ -15,6 +15,7 @@ export const FILES: HandlersOf<typeof FILES_ROUTES> = {
     takeUpload(em, store, {
       course: who.loaded.course,
       institutionId: who.person.institutionId,
+      person: who.person,
       name: query.name,
       announced: announcedSize(request),
       stream: request,

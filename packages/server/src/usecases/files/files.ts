@@ -17,6 +17,8 @@ import {
 } from '@itinerary/core';
 import type { Course, CourseFileRef, CourseView, Viewer } from '@itinerary/core';
 import { InstitutionRow, StoredFileRow, TextRow } from '../../db/entities.ts';
+import type { Person } from '../../db/entities.ts';
+import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { fileKind } from '../../files/file-kind.ts';
 import { checkPicture, MAX_PIXELS } from '../../files/picture-check.ts';
@@ -26,7 +28,7 @@ import type { FileStore } from '../../files/file-store.ts';
 import { Failure } from '../failure.ts';
 import { itemText } from '../reading/read-course.ts';
 import { nothingHere } from '../nothing-here.ts';
-import { keepRow } from './stored.ts';
+import { keepRow, mustHaveRoom } from './stored.ts';
 
 const MEGABYTE = 1_000_000;
 
@@ -39,6 +41,7 @@ export async function uploadLimit(em: EntityManager, institutionId: string, cour
 export interface Upload {
   readonly course: Course;
   readonly institutionId: string;
+  readonly person: Person;
   readonly name: string;
   /** As the sender says; null when it does not. */
   readonly announced: number | null;
@@ -47,8 +50,10 @@ export interface Upload {
 }
 
 export async function takeUpload(em: EntityManager, store: FileStore, upload: Upload): Promise<UploadAnswer> {
-  const { course, institutionId, name, announced, stream, now } = upload;
+  const { course, institutionId, person, name, announced, stream, now } = upload;
   const most = await uploadLimit(em, institutionId, course);
+  const room = { courseId: course.id, institutionId, personId: person.id };
+  await mustHaveRoom(em, room, announced ?? 0);
   const tooLarge = (size: string): Failure =>
     new Failure('too_large', `${name} is larger than the ${most / MEGABYTE} MB that this course takes`, [
       { path: 'file', value: size, expected: `at most ${most / MEGABYTE} MB` },
@@ -59,7 +64,7 @@ export async function takeUpload(em: EntityManager, store: FileStore, upload: Up
     if (error instanceof BrokenOff) throw new Failure('bad_input', `${name} did not arrive whole`);
     throw error;
   });
-  const kind = await fileKind(name, received.head);
+  const kind = await fileKind(name, received.head, course.programs);
   if (!kind.ok || received.size === 0) {
     await received.drop();
     throw wrongKind(name, kind.ok ? null : kind);
@@ -69,11 +74,21 @@ export async function takeUpload(em: EntityManager, store: FileStore, upload: Up
     await received.drop();
     throw badPicture(name, picture);
   }
-  await received.keep();
   const { hash, size } = received;
   const { width, height } = picture ?? { width: null, height: null };
   const { type } = kind;
-  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now });
+  const row = { courseId: course.id, hash, size, type, width, height, createdAt: now, by: person.id };
+  try {
+    await underCourse(em, course.id, async (inner) => {
+      if ((await inner.count(StoredFileRow, { courseId: course.id, hash })) === 0)
+        await mustHaveRoom(inner, room, size);
+      await received.keep();
+      await keepRow(inner, row);
+    });
+  } catch (error) {
+    await received.drop();
+    throw error;
+  }
   return { hash, name, size, type: kind.type, width, height };
 }
 

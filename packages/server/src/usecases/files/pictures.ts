@@ -105,7 +105,7 @@ export async function takePicture(
   now: string,
 ): Promise<TakenPicture> {
   return choice.from === 'library'
-    ? fromLibrary(em, store, course, choice.id, now)
+    ? fromLibrary(em, store, course, person, choice.id, now)
     : fromCourse(em, course, person, choice, now);
 }
 
@@ -113,6 +113,7 @@ async function fromLibrary(
   em: EntityManager,
   store: FileStore,
   course: Course,
+  person: Person,
   id: string,
   now: string,
 ): Promise<TakenPicture> {
@@ -127,7 +128,7 @@ async function fromLibrary(
   await received.keep();
   const { hash, size } = received;
   const type = 'image/webp';
-  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now });
+  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now, by: person.id });
   const { title, alt, author, licence } = picture;
   return { file: { hash, name: `${title}.webp`, size, type, alt, author, licence }, width, height };
 }
@@ -147,7 +148,7 @@ async function fromCourse(
     throw nothingHere();
   }
   const { size, type, width, height } = stored;
-  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now });
+  await keepRow(em, { courseId: course.id, hash, size, type, width, height, createdAt: now, by: person.id });
   return { file: filesNamed(theirs).get(hash) ?? bare({ hash, size, type }), width, height };
 }
 

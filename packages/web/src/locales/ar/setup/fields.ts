@@ -26,6 +26,7 @@ export default {
   heldBack: 'المحتجَز',
   hoursAWeek: 'ساعات في الأسبوع',
   statedHours: 'المدة المعلنة',
+  programs: 'ملفات قابلة للتشغيل',
   largestUpload: 'أكبر رفع',
   introduction: 'المقدمة',
   dates_format: 'الصيغة',

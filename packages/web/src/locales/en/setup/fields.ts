@@ -26,6 +26,7 @@ export default {
   heldBack: 'what is held',
   hoursAWeek: 'hours a week',
   statedHours: 'stated length',
+  programs: 'files that run',
   largestUpload: 'largest upload',
   introduction: 'introduction',
   dates_format: 'format',

@@ -19,5 +19,7 @@ export default {
   hours: 'Hours a week that learners can be asked for',
   hoursHint: 'Sections that ask for more are named in Readiness.',
   upload: 'Largest upload, in MB',
+  programs: 'Files that run on a machine are taken',
+  programsHint: 'Programs, scripts, documents with macros. Whoever opens one runs it.',
   uploadHint: 'Left empty, {limit} MB, as the institution has it.',
 };

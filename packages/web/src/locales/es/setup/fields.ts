@@ -26,6 +26,7 @@ export default {
   heldBack: 'lo retenido',
   hoursAWeek: 'horas por semana',
   statedHours: 'duración declarada',
+  programs: 'archivos ejecutables',
   largestUpload: 'archivo más grande',
   introduction: 'introducción',
   dates_format: 'formato',

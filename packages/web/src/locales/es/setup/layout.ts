@@ -19,5 +19,7 @@ export default {
   hours: 'Horas por semana que se pueden pedir',
   hoursHint: 'Las secciones que piden más se nombran en Preparación.',
   upload: 'Archivo más grande, en MB',
+  programs: 'Se admiten archivos que se ejecutan en un equipo',
+  programsHint: 'Programas, guiones y documentos con macros. Quien abre uno lo ejecuta.',
   uploadHint: 'Si se deja vacío, {limit} MB, como lo tiene la institución.',
 };

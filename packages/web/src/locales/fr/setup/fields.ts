@@ -26,6 +26,7 @@ export default {
   heldBack: 'ce qui est retenu',
   hoursAWeek: 'heures par semaine',
   statedHours: 'durée annoncée',
+  programs: 'fichiers exécutables',
   largestUpload: 'plus grand envoi',
   introduction: 'introduction',
   dates_format: 'format',

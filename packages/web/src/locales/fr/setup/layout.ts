@@ -23,5 +23,7 @@ export default {
   hours: 'Heures par semaine qu’on peut demander aux participants',
   hoursHint: 'Les sections qui demandent plus sont nommées dans Vérification.',
   upload: 'Plus grand envoi, en Mo',
+  programs: 'Les fichiers qui s’exécutent sur une machine sont acceptés',
+  programsHint: 'Programmes, scripts, documents avec macros. Qui en ouvre un l’exécute.',
   uploadHint: 'Laissé vide, {limit} Mo, comme l’a l’institut.',
 };

@@ -17,7 +17,7 @@ const plan = usePlan();
 const session = useSession();
 const course = computed(() => plan.course!);
 
-type Field = 'numbering' | 'reading' | 'closed' | 'hoursAWeek' | 'largestUpload';
+type Field = 'numbering' | 'reading' | 'closed' | 'hoursAWeek' | 'largestUpload' | 'programs';
 function set(field: Field, value: FieldValue, typing = false): void {
   plan.set(course.value.id, field, value, course.value[field] as FieldValue, { typing });
 }
@@ -122,6 +122,13 @@ const limit = computed(() => session.me?.institution.largestUpload ?? 100);
           @set="set('largestUpload', $event, true)"
         />
       </div>
+      <CheckField :checked="course.programs" :disabled="readonly" @toggle="set('programs', $event)">
+        <span
+          >{{ t('setup.layout.programs') }}<br /><span class="soft">{{
+            t('setup.layout.programsHint')
+          }}</span></span
+        >
+      </CheckField>
     </div>
     <template #foot>
       <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
