@@ -1,183 +1,9 @@
 /** What core offers. Everything else in it is its own business. */
-export {
-  addressSchema,
-  codeSchema,
-  daySchema,
-  idSchema,
-  isRealDay,
-  isZone,
-  MAX_CODE,
-  MAX_SUMMARY,
-  MAX_TITLE,
-  parseWith,
-  fileNameSchema,
-  storableSchema,
-  tagSchema,
-  textHashSchema,
-  timeSchema,
-  titleSchema,
-  zoneSchema,
-} from './course/schema/basics.ts';
-export type { Mistake, Parsed } from './course/schema/basics.ts';
-export {
-  datesSchema,
-  eventSchema,
-  formatSchema,
-  MAX_MEETINGS,
-  MAX_PATTERNS,
-  MAX_PAUSES,
-  MAX_WEEKS,
-  meetingChangeSchema,
-  meetingKey,
-  paceSchema,
-  patternSchema,
-  pauseSchema,
-} from './course/schema/dates-schema.ts';
-export type {
-  CourseEvent,
-  Dates,
-  Format,
-  HandIn,
-  MeetingChange,
-  Pace,
-  Pattern,
-  Pause,
-  PausePolicy,
-} from './course/schema/dates-schema.ts';
-export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './course/rules.ts';
-export {
-  changedBySchema,
-  closedSchema,
-  doneRuleSchema,
-  exceptionSchema,
-  findableSchema,
-  groupSchema,
-  groupWorkSchema,
-  localMomentSchema,
-  MAX_CONDITIONS,
-  MAX_RULE_DEPTH,
-  namesSchema,
-  openingRuleSchema,
-  personExceptionSchema,
-  visitorsSchema,
-} from './course/schema/access-schema.ts';
-export type {
-  ChangedBy,
-  Closed,
-  Condition,
-  ConditionGroup,
-  DoneRule,
-  Exception,
-  Findable,
-  Group,
-  GroupWork,
-  LocalMoment,
-  Names,
-  OpeningRule,
-  Outside,
-  PersonException,
-  SingleCondition,
-  Visitors,
-} from './course/schema/access-schema.ts';
-export { anchorSchema, momentSchema } from './course/schema/moment-schema.ts';
-export type { Anchor, PlannedMoment, ShiftUnit } from './course/schema/moment-schema.ts';
-export {
-  accentSchema,
-  fileSchema,
-  isContent,
-  isPictureType,
-  isWork,
-  itemSchema,
-  MAX_FOLDER_DEPTH,
-  MAX_ITEMS_PER_PARENT,
-} from './course/schema/items-schema.ts';
-export type {
-  Accent,
-  ContentItem,
-  FiledItem,
-  CourseFileRef,
-  Folder,
-  Item,
-  Leaf,
-  WorkItem,
-} from './course/schema/items-schema.ts';
-export {
-  courseSchema,
-  courseStateSchema,
-  MAX_OUTCOMES,
-  MAX_NESTING,
-  MAX_SECTIONS,
-  wrongBefore,
-  numberingSchema,
-  outcomeSchema,
-  purposeSchema,
-  unitSpanSchema,
-} from './course/schema/schema.ts';
-export type {
-  Course,
-  CourseNode,
-  CourseState,
-  HeldBack,
-  Numbering,
-  Outcome,
-  Purpose,
-  Section,
-  UnitSpan,
-} from './course/schema/schema.ts';
-export { isContentKind, isHolderKind, isInArea, ITEM_KINDS, traitsOf } from './course/schema/kinds.ts';
-export type { ItemKind, KindTraits } from './course/schema/kinds.ts';
-export {
-  allLivingItems,
-  findNode,
-  folderDepth,
-  isForLearners,
-  isHolder,
-  isOutOfSight,
-  isShown,
-  livingItems,
-  livingSections,
-  sectionOf,
-  shownItems,
-  mapTops,
-  subtree,
-  topsOf,
-  withoutTombstones,
-} from './course/tree.ts';
-export type { Holder, Place } from './course/tree.ts';
-export { changeSchema, editSchema, fieldValueSchema, sameValue } from './course/edits/edits.ts';
-export type { Change, Edit, FieldValue, InsertEdit, MoveEdit, SetEdit } from './course/edits/edits.ts';
-export type { Refusal } from './course/edits/refusal.ts';
-export type { Applied } from './course/edits/refusal.ts';
-export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './course/edits/fields.ts';
+// The document has an index of its own, which names what it offers.
+// eslint-disable-next-line no-restricted-syntax
+export * from './course/index.ts';
 export { copiedTexts, copySection, duplicateNodes } from './copies/copy.ts';
 export type { CopyPattern, NewId } from './copies/copy.ts';
-export { share } from './course/edits/share.ts';
-export { applyChange } from './course/edits/apply.ts';
-export { newCourse, newDates, newItem, newSection } from './course/new-course.ts';
-export type { NewCourse } from './course/new-course.ts';
-export { foldCode, proposeCode } from './course/codes.ts';
-export {
-  forgetUndo,
-  joinChange,
-  makeChange,
-  openCopy,
-  redoLast,
-  takeAnswer,
-  undoLast,
-} from './course/edits/working-copy.ts';
-export type { Notice, ServerAnswer, TakenChange, WorkingCopy } from './course/edits/working-copy.ts';
-export {
-  COURSE_FILE_FORMAT,
-  COURSE_FILE_VERSION,
-  courseFileJsonSchema,
-  courseFileSchema,
-  fileHashes,
-  MAX_TEXT,
-  parseCourseFile,
-  textHashes,
-  toCourseFile,
-} from './course/file.ts';
-export type { CourseFile } from './course/file.ts';
 export {
   addDays,
   clockChanges,
@@ -228,13 +54,11 @@ export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
 export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
 export { exceptionsFor, ownCourse } from './access/own-course.ts';
-export { beginningOf, MOST_TOLD, readCourseFile, sentenceOf, sentencesOf } from './course/read-file.ts';
-export type { FileRead } from './course/read-file.ts';
-export { parseCourse } from './course/parse-course.ts';
 export { heldAt, holdEdit, holdOver, learnersNode, planRelease, releaseEdit } from './access/holding.ts';
 export { instantOf } from './calendar/local-instant.ts';
 export type { OpeningPart } from './access/opening.ts';
 export { findings, isBlocker, RULES } from './readiness/findings.ts';
+export { offeredCure } from './readiness/offered-cure.ts';
 export { withoutTypedNumber } from './readiness/outline/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
 export type { Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
@@ -262,45 +86,6 @@ export type { WaitView } from './views/course-view.ts';
 export type { NamedItem } from './views/course-view.ts';
 export { ownPlan } from './access/resolve.ts';
 export { isCompleted } from './progress/completed.ts';
-export {
-  LANGUAGES,
-  languageSchema,
-  MAX_LABEL,
-  roleNameSchema,
-  wordsSchema,
-} from './course/schema/words-schema.ts';
-export type { Language, RoleName, Words } from './course/schema/words-schema.ts';
-export {
-  AREAS,
-  areaSchema,
-  arriveSchema,
-  FIRST_MENU,
-  MAX_MENU,
-  menuEntrySchema,
-  menuGroupSchema,
-} from './course/schema/menu-schema.ts';
-export type { Area, Arrive, Leads, MenuEntry, MenuGroup } from './course/schema/menu-schema.ts';
-export {
-  isOnlyOnce,
-  MAX_NEXT_DAYS,
-  MAX_PANELS,
-  MOST_ANNOUNCEMENTS_SHOWN,
-  PANEL_KINDS,
-  panelSchema,
-} from './course/schema/home-schema.ts';
-export type { Panel, PanelKind } from './course/schema/home-schema.ts';
-export {
-  announcementSchema,
-  contactSchema,
-  MAX_ANNOUNCEMENTS,
-  MAX_ATTACHMENTS,
-  MAX_CONTACTS,
-} from './course/schema/messages-schema.ts';
-export type { Announcement, Contact } from './course/schema/messages-schema.ts';
-export { coursePictureSchema, headingFaceSchema, lookSchema, MAX_SIDE } from './course/schema/look-schema.ts';
-export type { CoursePicture, HeadingFace, Look } from './course/schema/look-schema.ts';
-export { mapTextHash } from './course/edits/fields.ts';
-export { mapOwnContent, ownContent } from './course/own-content.ts';
 export { institutionPageSchema } from './menu/institution.ts';
 export type { InstitutionPage } from './menu/institution.ts';
 export { areaOpen, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
@@ -350,8 +135,3 @@ export { menuViewSchema } from './views/menu-view.ts';
 export { announcementViewSchema, contactViewSchema, staffProfileSchema } from './views/messages-view.ts';
 export { momentViewSchema } from './views/moment-view.ts';
 export { lookViewSchema } from './look/view.ts';
-export { refusalSchema } from './course/edits/refusal.ts';
-export type { DeepReadonly } from './course/schema/readonly.ts';
-export { Bounded, BoundedBy } from './course/bounded.ts';
-export { WEEKDAYS } from './course/schema/basics.ts';
-export { setDates, setDatesEntry, setField, setMoment, setTableEntry } from './course/edits/making.ts';

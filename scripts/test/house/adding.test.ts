@@ -13,6 +13,7 @@ const ENTRIES = [
   /packages\/\w+\/src\/(index|main|env\.d)\.ts$/,
   /src\/demo\/load-demo\.ts$/,
   /src\/tools\/course-file\.ts$/,
+  /src\/text\/cleaning-worker\.ts$/,
   /src\/course\/schema\/kinds\.ts$/,
 ];
 /** Found by a pattern: messages are loaded by their language and area. */

@@ -18,10 +18,13 @@ export function endOfTeachingWeek(day: number, weekStart: number): number {
 }
 
 /** The first day from which weeks are counted: a course that *moves* begins on the nearest week's start. */
-export function effectiveFirstDay(dates: Pick<Dates, 'firstDay' | 'offWeek' | 'weekStart'>): number | null {
+export function effectiveFirstDay(
+  dates: Pick<Dates, 'format' | 'firstDay' | 'offWeek' | 'weekStart'>,
+): number | null {
   if (dates.firstDay === null) return null;
   const first = toDayNumber(dates.firstDay);
-  if (dates.offWeek !== 'move') return first;
+  // Units and meetings have days of their own, which would stay where they are.
+  if (dates.offWeek !== 'move' || dates.format !== 'weeks') return first;
   const ahead = (dates.weekStart - weekdayOfNumber(first) + 7) % 7;
   return first + (ahead > 3 ? ahead - 7 : ahead);
 }

@@ -1,6 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, findings, newCourse, parseCourse, RULES, withoutTypedNumber } from '../../src/index.ts';
+import {
+  applyChange,
+  findings,
+  isBlocker,
+  newCourse,
+  offeredCure,
+  parseCourse,
+  planCourse,
+  RULES,
+  withoutTypedNumber,
+} from '../../src/index.ts';
 import type { Course, Finding } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
 import { enough, runs } from '../support/runs.ts';
@@ -83,6 +93,63 @@ test('every cure of any course applies, and leaves its rule content or less disc
     { numRuns: runs(400), seed: 13 },
   );
   expect(cures).toBeGreaterThan(enough(200));
+});
+
+test('what is offered is what settles it, and no press of any course brings a blocker', () => {
+  let offered = 0;
+  let withheld = 0;
+  const moments = fc.constantFrom(BEFORE, '2027-02-16T09:00:00Z', '2027-04-10T09:00:00Z');
+  fc.assert(
+    fc.property(course, moments, (any, moment) => {
+      const facts = { moment, learners: 3 };
+      const plan = planCourse(any);
+      const found = findings(any, facts, plan);
+      const told = (all: readonly Finding[]): string[] =>
+        all.filter(isBlocker).flatMap(({ rule, targets }) => [rule, ...targets.map((id) => `${rule} ${id}`)]);
+      const before = told(found);
+      for (const one of found) {
+        const cure = offeredCure(any, facts, plan, found, one);
+        if (cure === null) {
+          if (one.cure !== null) withheld += 1;
+          continue;
+        }
+        offered += 1;
+        const cured = applyChange(any, { id: 'cure', edits: [...cure] });
+        if (!cured.ok) throw new Error(cured.refusal.code);
+        const after = findings(cured.course, facts);
+        expect(after.map(({ rule }) => rule)).not.toContain(one.rule);
+        expect(told(after).filter((blocker) => !before.includes(blocker))).toEqual([]);
+      }
+    }),
+    { numRuns: runs(2000), seed: 7 },
+  );
+  expect(offered).toBeGreaterThan(enough(2000));
+  expect(withheld).toBeGreaterThan(enough(100));
+});
+
+test('“Begin on” moves a last day along that would come before it, as far as the first day goes', () => {
+  const past = dates(
+    { ...ready(), state: 'draft' },
+    { firstDay: '2026-01-12', ends: 'day', lastDay: '2026-03-20' },
+  );
+  const cure = (of: Course): unknown => find(of).find(({ rule }) => rule === 'dates_past')?.cure;
+  expect(cure(past)).toMatchObject([
+    { field: 'dates.firstDay', value: '2027-01-11' },
+    { field: 'dates.lastDay', value: '2027-03-19', was: '2026-03-20' },
+  ]);
+  expect(cure(dates(past, { lastDay: '2027-03-20' }))).toMatchObject([{ field: 'dates.firstDay' }]);
+  expect(cure(dates(past, { ends: 'weeks' }))).toMatchObject([{ field: 'dates.firstDay' }]);
+});
+
+test.each([
+  ['hiding the only item', 'empty_item', { ...smallCourse(), sections: smallCourse().sections.slice(0, 1) }],
+])('%s is not offered', (_what, rule, of) => {
+  const facts = { moment: BEFORE, learners: 3 };
+  const plan = planCourse(of);
+  const found = findings(of, facts, plan);
+  const one = found.find((finding) => finding.rule === rule);
+  expect(one?.cure).not.toBeNull();
+  expect(one === undefined ? undefined : offeredCure(of, facts, plan, found, one)).toBeNull();
 });
 
 test('blockers come first', () => {

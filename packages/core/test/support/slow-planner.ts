@@ -68,7 +68,7 @@ function pauseOf(dates: Dates, days: readonly string[]): PauseEntry | null {
 }
 
 export function firstDayOf(dates: Dates): string | null {
-  if (dates.firstDay === null || dates.offWeek !== 'move') return dates.firstDay;
+  if (dates.firstDay === null || dates.offWeek !== 'move' || dates.format !== 'weeks') return dates.firstDay;
   for (const by of [0, -1, 1, -2, 2, -3, 3]) {
     const day = step(dates.firstDay, by);
     if (weekday(day) === dates.weekStart) return day;

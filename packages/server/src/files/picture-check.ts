@@ -2,7 +2,7 @@
 import { createReadStream } from 'node:fs';
 import { MAX_SIDE } from '@itinerary/core';
 import sharp from 'sharp';
-import { MOST_S, unpacked } from './picture-lane.ts';
+import { MOST_S, unpacked } from '../lanes/pictures.ts';
 
 /** A picture this large is 240 MB once it is unpacked; a photograph has a fifth of it. */
 export const MAX_PIXELS = 60_000_000;

@@ -4,7 +4,7 @@ import type { CoursePicture, Frame } from '@itinerary/core';
 import sharp from 'sharp';
 import type { FileStore } from './file-store.ts';
 import { MAX_PIXELS } from './picture-check.ts';
-import { MOST_S, unpacked } from './picture-lane.ts';
+import { MOST_S, unpacked } from '../lanes/pictures.ts';
 
 const QUALITY = 74;
 

@@ -3,6 +3,7 @@ import type { FieldProblem, Problem, ProblemCode } from '@itinerary/contract';
 import { beginningOf, MOST_TOLD } from '@itinerary/core';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { Busy } from '../lanes/lane.ts';
 import { Failure } from '../usecases/failure.ts';
 
 const STATUS: Readonly<Record<ProblemCode, number>> = {
@@ -68,6 +69,7 @@ function shorten(error: FieldProblem): FieldProblem {
 /** Errors that drivers and middleware throw, by what they say of themselves. */
 function toFailure(error: unknown): Failure | null {
   if (error instanceof Failure) return error;
+  if (error instanceof Busy) return new Failure('busy', error.message, [], error.retryAfter);
   if (!(error instanceof Error)) return null;
   const { code, type, cause, status } = error as Error & { code?: string; type?: string; status?: number };
   if (status === 404) return new Failure('not_found', 'There is nothing here');

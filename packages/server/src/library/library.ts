@@ -3,7 +3,7 @@
  * as such a service does: a search by words, and a picture by its id, with author and licence.
  */
 import sharp from 'sharp';
-import { MOST_S, unpacked } from '../files/picture-lane.ts';
+import { MOST_S, unpacked } from '../lanes/pictures.ts';
 import {
   at,
   band,

@@ -5,12 +5,15 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
-import { Failure } from '../usecases/failure.ts';
+import { Busy } from '../lanes/lane.ts';
 import { cleanTexts } from './clean-texts.ts';
 import type { Cleaned, SentTexts } from './clean-texts.ts';
 
+/** Texts that are not done with in the time that there is. */
+export class TooLong extends Error {}
+
 export interface Cleaning {
-  /** @throws Failure `busy` when very many wait, `bad_input` where one takes too long. */
+  /** @throws Busy when very many wait, TooLong where they take too long. */
   readonly clean: (texts: SentTexts) => Promise<Cleaned>;
   readonly close: () => Promise<void>;
 }
@@ -41,19 +44,14 @@ export function openCleaning(): Cleaning {
       idleTimeout: IDLE_MS,
     });
     if (pool.queueSize >= MOST_WAITING) {
-      throw new Failure(
-        'busy',
-        'Very many long texts are being looked at; try again in a moment',
-        [],
-        RETRY_S,
-      );
+      throw new Busy('Very many long texts are being looked at; try again in a moment', RETRY_S);
     }
     const signal = AbortSignal.timeout(MOST_MS);
     try {
       return await pool.run(texts, { signal });
     } catch (error) {
       if (!signal.aborted) throw error;
-      throw new Failure('bad_input', 'The texts take too long to be looked at; send them one by one');
+      throw new TooLong();
     }
   };
   const isShort = (texts: SentTexts): boolean => {

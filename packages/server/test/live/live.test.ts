@@ -5,7 +5,7 @@ import type { Response } from 'express';
 import { runningClock, standingClock, toldClock } from '../../src/config/clock.ts';
 import type { ToldClock } from '../../src/config/clock.ts';
 import { PersonRow } from '../../src/db/entities.ts';
-import { MOST_OF_ONE, streamEvents } from '../../src/live/events.ts';
+import { streamEvents } from '../../src/live/events.ts';
 import type { Notice } from '../../src/db/announce.ts';
 import type { Notices } from '../../src/live/notices.ts';
 import {
@@ -20,13 +20,13 @@ import {
   testServer,
 } from '../support/server.ts';
 import type { TestServer, Who } from '../support/server.ts';
+import { leaveAll, listenAs, readers } from '../support/listening.ts';
+import type { Heard } from '../support/listening.ts';
 
 let server: TestServer;
 let clock: ToldClock;
 let ids: Readonly<Record<string, string>>;
 const START = Date.parse('2027-02-16T09:41:52.000Z');
-
-const readers: { close: () => void }[] = [];
 
 beforeEach(async () => {
   clock = toldClock(new Date(START).toISOString());
@@ -34,72 +34,13 @@ beforeEach(async () => {
   ids = await courseIds(server);
 });
 afterEach(async () => {
-  readers.splice(0).forEach((reader) => reader.close());
+  leaveAll();
   await server.stop();
 });
 
 const SESSION = { id: 'a session', ends: null };
 
-const sessionCookie = (cookies: readonly string[]): string =>
-  cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
-
-interface Heard {
-  readonly events: { event: string; data: unknown }[];
-  readonly until: (event: string, count?: number) => Promise<void>;
-  readonly cookie: string;
-  /** When the line has ended. */
-  readonly ended: Promise<void>;
-}
-
-async function cookieOf(who: Who): Promise<string> {
-  const signIn = await fetch(`${server.address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ address: PEOPLE[who], password: 'low-tide-at-nine' }),
-  });
-  return sessionCookie(signIn.headers.getSetCookie());
-}
-
-async function again(cookie: string): Promise<globalThis.Response> {
-  const abort = new AbortController();
-  readers.push({ close: () => abort.abort() });
-  return fetch(`${server.address}/api/events`, { headers: { cookie }, signal: abort.signal });
-}
-
-/** @param known a cookie of theirs; without one, they sign in. */
-async function listen(who: Who, known?: string): Promise<Heard> {
-  const cookie = known ?? (await cookieOf(who));
-  const abort = new AbortController();
-  readers.push({ close: () => abort.abort() });
-  const answer = await fetch(`${server.address}/api/events`, { headers: { cookie }, signal: abort.signal });
-  expect(answer.headers.get('content-type')).toContain('text/event-stream');
-  const events: Heard['events'] = [];
-  const waiting = new Set<() => void>();
-  const ended = (async () => {
-    let rest = '';
-    const decoder = new TextDecoder();
-    for await (const part of answer.body as unknown as AsyncIterable<Uint8Array>) {
-      rest += decoder.decode(part, { stream: true });
-      const whole = rest.split('\n\n');
-      rest = whole.pop() ?? '';
-      for (const one of whole) {
-        const event = /^event: (.*)$/m.exec(one)?.[1];
-        const data = /^data: (.*)$/m.exec(one)?.[1];
-        if (event !== undefined) events.push({ event, data: JSON.parse(data ?? 'null') as unknown });
-      }
-      waiting.forEach((wake) => wake());
-    }
-  })().catch(() => undefined);
-  const until = async (event: string, count = 1): Promise<void> => {
-    while (events.filter((one) => one.event === event).length < count) {
-      await new Promise<void>((resolve) => {
-        waiting.add(resolve);
-      });
-    }
-  };
-  await until('ready');
-  return { events, until, cookie, ended };
-}
+const listen = (who: Who): Promise<Heard> => listenAs(server, who);
 
 const change = async (course: string, edits: readonly object[]): Promise<void> =>
   changeCourse(await signedIn(server, 'instructor'), course, edits);
@@ -305,64 +246,6 @@ describe('somebody who listens', () => {
       await pass(1400);
       expect(events()).toEqual(['ready']);
     });
-  });
-
-  test('ends with the session that it is by, and no other', async () => {
-    const one = await listen('learner');
-    const other = await listen('learner');
-    await Promise.all([one.until('ready'), other.until('ready')]);
-    await fetch(`${server.address}/api/session`, { method: 'DELETE', headers: { cookie: one.cookie } });
-    await one.ended;
-    await changeCourse(await signedIn(server, 'instructor'), ids[LIVE] as string, [
-      { kind: 'set', target: ids[LIVE], field: 'tags', value: ['later'], was: null },
-    ]);
-    await other.until('look');
-    expect(one.events.map(({ event }) => event)).toEqual(['ready']);
-  });
-
-  test('ends when the session’s cookie does', async () => {
-    const emitter = new EventEmitter();
-    let ended = false;
-    const response = Object.assign(emitter, {
-      status: () => response,
-      set: () => response,
-      flushHeaders: () => undefined,
-      write: () => true,
-      end: () => {
-        ended = true;
-        emitter.emit('close');
-      },
-    });
-    const notices = {
-      listen: () => () => undefined,
-      count: () => 1,
-      stop: () => Promise.resolve(),
-    } satisfies Notices;
-    const person = await server.database.em.fork().findOneOrFail(PersonRow, { address: PEOPLE.learner });
-    const session = { id: 'short', ends: Date.now() + 50 };
-    const { database } = server;
-    const response2 = response as unknown as Response;
-    await streamEvents(response2, {
-      database,
-      notices,
-      clock: standingClock(new Date(START).toISOString()),
-      person,
-      session,
-    });
-    expect(ended).toBe(true);
-  });
-
-  test('is bounded for each person, and not for others', async () => {
-    const all: Heard[] = [];
-    for (let at = 0; at < MOST_OF_ONE; at += 1) all.push(await listen('learner', all[0]?.cookie));
-    const { cookie } = all[0] as Heard;
-    const more = await fetch(`${server.address}/api/events`, { headers: { cookie } });
-    expect([more.status, more.headers.get('retry-after')]).toEqual([429, '60']);
-    await (await listen('instructor')).until('ready');
-    readers.shift()?.close();
-    let status = 429;
-    while (status === 429) status = (await again(cookie)).status;
-    expect(status).toBe(200);
   });
 
   test('who leaves while listening begins is listened for no longer', async () => {

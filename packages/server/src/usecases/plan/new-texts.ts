@@ -4,6 +4,7 @@
  */
 import type { CourseNode, Edit } from '@itinerary/core';
 import { isHolder, mapTextHash } from '@itinerary/core';
+import { TooLong } from '../../text/cleaning.ts';
 import type { Cleaning } from '../../text/cleaning.ts';
 import { MAX_MARKUP_DEPTH } from '../../text/rich-text.ts';
 import { Failure } from '../failure.ts';
@@ -19,7 +20,10 @@ export async function admitTexts(
   cleaning: Cleaning,
   texts: Readonly<Record<string, string>>,
 ): Promise<NewTexts> {
-  const cleaned = await cleaning.clean(texts);
+  const cleaned = await cleaning.clean(texts).catch((error: unknown) => {
+    if (!(error instanceof TooLong)) throw error;
+    throw new Failure('bad_input', 'The texts take too long to be looked at; send them one by one');
+  });
   if (!cleaned.ok) {
     const { sent, why } = cleaned;
     const value = texts[sent]?.slice(0, 40);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One finding: what, why, where, and the press that cures it. */
-import type { Finding } from '@itinerary/core';
-import { computed } from 'vue';
+import type { Edit, Finding } from '@itinerary/core';
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDay, weekdayName } from '../../words/dates.ts';
@@ -76,8 +76,20 @@ function go(target?: string): void {
   });
 }
 
+/** Offered once it is known that it brings no blocker; until then the last one that was known stands. */
+const offered = shallowRef<readonly Edit[] | null>(null);
+let waiting: ReturnType<typeof setTimeout> | undefined;
+function look(): void {
+  clearTimeout(waiting);
+  if (props.finding.cure === null) offered.value = null;
+  // After what has changed is drawn: in a long course this takes as long as all findings do.
+  else waiting = setTimeout(() => (offered.value = plan.cureOf(props.finding)));
+}
+watch(() => props.finding, look, { immediate: true });
+onBeforeUnmount(() => clearTimeout(waiting));
+
 function cure(): void {
-  if (props.finding.cure !== null) plan.change(props.finding.cure);
+  if (offered.value !== null) plan.change(offered.value);
 }
 </script>
 
@@ -95,7 +107,7 @@ function cure(): void {
       </p>
     </div>
     <div class="acts">
-      <button v-if="finding.cure" class="button" type="button" @click="cure">{{ text('cure') }}</button>
+      <button v-if="offered" class="button" type="button" @click="cure">{{ text('cure') }}</button>
       <button v-if="!here" class="button bare to" type="button" @click="go()">
         {{ t(`setup.readiness.goTo.${finding.stop}`) }}
       </button>
