@@ -5,6 +5,9 @@ import { streamEvents } from '../../live/events.ts';
 import { Failure } from '../../usecases/failure.ts';
 import type { HandlersOf } from '../call.ts';
 
+/** It says the same to everybody, and takes a while to write. */
+let openapi: ReturnType<typeof openApiDocument> | null = null;
+
 export const SERVICE: HandlersOf<typeof SERVICE_ROUTES> = {
   health: async ({ database }) => {
     const away = await database.em
@@ -18,7 +21,7 @@ export const SERVICE: HandlersOf<typeof SERVICE_ROUTES> = {
     if (away) throw new Failure('database_away', 'The database does not answer');
     return { status: 'ok', database: 'ok' };
   },
-  openapi: () => Promise.resolve(openApiDocument()),
+  openapi: () => Promise.resolve((openapi ??= openApiDocument())),
   events: async ({ database, notices, config, who, request }) => {
     if (request.res === undefined) return;
     const { sessionID: id, session } = request;
