@@ -12,6 +12,7 @@ import { ensureChromium, startTestPostgres, startTestServer } from './lib/test-s
 const WITH_SERVER = {
   'home-lcp-vs-static': 'e2e/bench/home-lcp.ts',
   'class-in-turn-vs-at-once': 'e2e/bench/class-in-turn.ts',
+  'answer-beside-worst': 'e2e/bench/beside.ts',
 };
 
 const program = (file, env, args = []) =>

@@ -20,7 +20,12 @@ async function cookieOf(base: string): Promise<string> {
     headers: { 'content-type': 'application/json', origin: base },
     body: JSON.stringify({ person }),
   });
-  return entered.headers.get('set-cookie')?.split(';')[0] ?? '';
+  return (
+    entered.headers
+      .getSetCookie()
+      .find((one) => one.startsWith('itinerary='))
+      ?.split(';')[0] ?? ''
+  );
 }
 
 /** The waits of a whole class, in milliseconds, each told after its own delay. */
