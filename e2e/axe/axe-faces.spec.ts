@@ -8,7 +8,7 @@ const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'membe
 const STOPS = ['menu', 'look', 'messages'] as const;
 
 test.use({ trace: 'off' });
-test.setTimeout(300_000);
+test.setTimeout(600_000);
 // Four that share nothing, and take long: beside one another.
 test.describe.configure({ mode: 'parallel' });
 

@@ -5,7 +5,7 @@ import { comeInAs, INES, NOOR } from '../support/people.ts';
 
 // A trace of every step of axe over a thousand cells costs more than the check itself.
 test.use({ trace: 'off' });
-test.setTimeout(180_000);
+test.setTimeout(600_000);
 // They share nothing, and take long: beside one another.
 test.describe.configure({ mode: 'parallel' });
 

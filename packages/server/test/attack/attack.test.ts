@@ -16,7 +16,7 @@ import type { TestServer, Who } from '../support/server.ts';
 
 type Asker = Who | 'nobody';
 const ASKERS = [...(Object.keys(PEOPLE) as Who[]), 'nobody'] as const;
-const HOSTILE = Number(process.env['ITINERARY_HOSTILE'] ?? '300');
+const HOSTILE = Number(process.env['ITINERARY_HOSTILE'] ?? '200');
 const SEED = 20_270_216;
 
 let server: TestServer;
@@ -136,16 +136,14 @@ describe('what changes something, at once', () => {
     const wrong: string[] = [];
     const taken = new Set<string>();
     for (const [at, operation] of changing().entries()) {
-      for (const who of ['instructor', 'staff'] as const) {
-        const [one, other] = drawn(requestTo(api, operation, ids, false), 2, SEED + at) as [Made, Made];
-        const same = await Promise.all(Array.from({ length: 8 }, () => send(who, operation, one)));
-        const mixed = await Promise.all(
-          Array.from({ length: 8 }, (_, turn) => send(who, operation, turn % 2 === 0 ? one : other)),
-        );
-        for (const answer of [...same, ...mixed]) {
-          wrong.push(...wrongWith(who, operation, one, answer));
-          if (answer.status < 300) taken.add(operation.operationId);
-        }
+      const [one, other] = drawn(requestTo(api, operation, ids, false), 2, SEED + at) as [Made, Made];
+      const same = await Promise.all(Array.from({ length: 8 }, () => send('staff', operation, one)));
+      const mixed = await Promise.all(
+        Array.from({ length: 8 }, (_, turn) => send('instructor', operation, turn % 2 === 0 ? one : other)),
+      );
+      for (const [turn, answer] of [...same, ...mixed].entries()) {
+        wrong.push(...wrongWith(turn < 8 ? 'staff' : 'instructor', operation, one, answer));
+        if (answer.status < 300) taken.add(operation.operationId);
       }
     }
     expect(wrong).toEqual([]);

@@ -10,7 +10,7 @@ import type { UploadAnswer } from '@itinerary/contract';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
 import { hashText } from '../../src/text/rich-text.ts';
-import { fileRef, NOW, openCourse, putOn, signedIn, testServer } from '../support/server.ts';
+import { fileRef, NOW, openCourse, putOn, setting, signedIn, testServer } from '../support/server.ts';
 import type { TestServer, Who } from '../support/server.ts';
 
 let server: TestServer;
@@ -119,23 +119,11 @@ async function made(agent: Agent): Promise<void> {
   const within = (node: string): Item =>
     newItem('page', { id: node, title: nameOf(node), summary: inside(node) });
   hiddenWords.set('shut', inside('shut')).set('inshut', inside('inshut')).set('inclosed', inside('inclosed'));
-  const groups = [
-    ['k', 'Class A'],
-    ['other', 'Class B'],
-  ].map(([key, name], at) => ({
-    kind: 'set',
-    target: id,
-    field: `groups.${key}`,
-    value: { name, kind: 'class', at },
-    was: null,
-  }));
-  const set = (field: string, value: unknown, was: unknown, target = id): object => ({
-    kind: 'set',
-    target,
-    field,
-    value,
-    was,
-  });
+  const set = (field: string, value: unknown, was: unknown, target = id): object =>
+    setting(target, field, value, was);
+  const groups = ['k', 'other'].map((key, at) =>
+    set(`groups.${key}`, { name: `Class ${at + 1}`, kind: 'class', at }, null),
+  );
   const edits = [
     ...groups,
     {
