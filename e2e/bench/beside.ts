@@ -105,6 +105,7 @@ const slow = (waits: readonly number[]): number =>
 
 await rounds(ROUNDS);
 const alone = slow(await rounds(ROUNDS));
+console.log(`  alone: ${alone.toFixed(1)} ms`);
 let worst = 0;
 for (const [kind, work] of Object.entries(WORST)) {
   let isAtWork = true;

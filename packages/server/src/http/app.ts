@@ -15,7 +15,7 @@ import { openAttempts } from '../usecases/people/attempts.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
 import { lastResort, problemHandler } from './problem.ts';
-import { shallowOnly } from './shallow.ts';
+import { mustBeShallow, shallowOnly } from './shallow.ts';
 import { registerRoutes } from './register.ts';
 import { sessions } from './session.ts';
 import { serveWeb } from './web-pages.ts';
@@ -65,7 +65,7 @@ export function createApp({ config, database, pool, log, notices, cleaning }: Pa
       autoLogging: { ignore: (request) => request.url === '/health' },
     }),
   );
-  app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY }), shallowOnly);
+  app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY, verify: mustBeShallow }), shallowOnly);
   const sessionHandler = sessions(config, pool);
   // Health must answer while the database is away, so it stands before the session that needs one.
   app.use('/api', (request, response, next) => {

@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Agent } from 'supertest';
 import { MAX_MARKUP_DEPTH, tooDeepAt } from '../../src/text/rich-text.ts';
+import { mustBeShallow } from '../../src/http/shallow.ts';
 import { openCleaning } from '../../src/text/cleaning.ts';
 import { courseIds, DRAFT, signedIn, testServer } from '../support/server.ts';
 import type { TestServer } from '../support/server.ts';
@@ -73,6 +74,16 @@ describe('a body that cannot be read', () => {
     expect(JSON.parse(said)).toMatchObject({ code: 'bad_input' });
     expect(said).not.toMatch(OURS);
     expect(said.length).toBeLessThan(1000);
+  });
+
+  test('brackets in words do not nest', async () => {
+    const words = `${'[{'.repeat(45)}\\" ${'[{'.repeat(45)}`;
+    const body = Buffer.from(JSON.stringify({ address: words, password: 'x' }));
+    expect((await post('/api/session', body)).status).toBe(401);
+    expect(() => mustBeShallow(null, null, Buffer.from('[1]'.repeat(5000)))).not.toThrow();
+    expect(() => mustBeShallow(null, null, Buffer.from(`"x\\\\"${'['.repeat(200)}`))).toThrow(
+      'cannot be read',
+    );
   });
 
   test('is told its first twenty mistakes, and how many more there are', async () => {
