@@ -172,7 +172,7 @@ class Listener {
 }
 
 /** Windows of one person: beyond this they are no windows. */
-export const MOST_OF_ONE = 30;
+export const MOST_OF_ONE = 40;
 const RETRY_S = 60;
 const open = new Map<string, number>();
 
