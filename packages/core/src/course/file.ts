@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { parseWith, storableSchema, textHashSchema } from './schema/basics.ts';
 import type { Mistake, Parsed } from './schema/basics.ts';
 import { ownContent } from './own-content.ts';
-import { parseCourse } from './parse-course.ts';
+import { checkNodes } from './parse-course.ts';
 import { courseSchema, wrongBefore } from './schema/schema.ts';
 import type { Course } from './schema/schema.ts';
 import { subtree, topsOf, withoutTombstones } from './tree.ts';
@@ -68,11 +68,11 @@ export function parseCourseFile(data: unknown): Parsed<CourseFile> {
   if (wrong !== null) return { ok: false, mistakes: [{ path: '', value: undefined, expected: wrong }] };
   const outer = parseWith(courseFileSchema, data);
   if (!outer.ok) return outer;
-  const inner = parseCourse(outer.value.course);
-  if (!inner.ok) {
-    return { ok: false, mistakes: inner.mistakes.map((m) => ({ ...m, path: `course.${m.path}` })) };
+  const wrongNodes = checkNodes(outer.value.course);
+  if (wrongNodes.length > 0) {
+    return { ok: false, mistakes: wrongNodes.map((m) => ({ ...m, path: `course.${m.path}` })) };
   }
-  const missing = textHashes(inner.value).filter((hash) => !Object.hasOwn(outer.value.texts, hash));
+  const missing = textHashes(outer.value.course).filter((hash) => !Object.hasOwn(outer.value.texts, hash));
   if (missing.length > 0) {
     const mistakes = missing.map((hash): Mistake => ({
       path: `texts.${hash}`,
@@ -81,7 +81,7 @@ export function parseCourseFile(data: unknown): Parsed<CourseFile> {
     }));
     return { ok: false, mistakes };
   }
-  return { ok: true, value: { ...outer.value, course: inner.value } };
+  return outer;
 }
 
 /** The JSON Schema (draft 2020-12) of the course file, for other tools. */

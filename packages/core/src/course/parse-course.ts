@@ -16,7 +16,8 @@ export function parseCourse(data: unknown): Parsed<Course> {
   return mistakes.length > 0 ? { ok: false, mistakes } : parsed;
 }
 
-function checkNodes(course: Course): readonly Mistake[] {
+/** What no schema can say of a course: how much stands beside each other, how deep, and under which ids. */
+export function checkNodes(course: Course): readonly Mistake[] {
   const check = newCheck(course.id);
   check.room(course.sections, 'sections', MAX_SECTIONS, 'sections');
   course.sections.forEach((section, at) => check.node(section, `sections.${at}`, 0));

@@ -5,7 +5,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
-import { Busy } from '../lanes/lane.ts';
+import { openLane } from '../lanes/lane.ts';
 import { cleanTexts } from './clean-texts.ts';
 import type { Cleaned, SentTexts } from './clean-texts.ts';
 
@@ -20,10 +20,9 @@ export interface Cleaning {
 
 /** In characters, all texts of a request together: a few milliseconds. */
 const AT_ONCE = 20_000;
-const MOST_WAITING = 40;
+/** From when it begins: whoever waits in line has done nothing wrong. */
 const MOST_MS = 15_000;
 const IDLE_MS = 30_000;
-const RETRY_S = 5;
 
 /** Beside the bundle; or, run from the sources, in the bundle of the last build. */
 function workerFile(): string {
@@ -34,18 +33,15 @@ function workerFile(): string {
 }
 
 export function openCleaning(): Cleaning {
+  const inTurn = openLane({ doing: 'long texts are being looked at', mostWaiting: 40, retryAfter: 5 });
   let pool: Piscina<SentTexts, Cleaned> | null = null;
   const apart = async (texts: SentTexts): Promise<Cleaned> => {
     pool ??= new Piscina({
       filename: workerFile(),
       minThreads: 0,
       maxThreads: 1,
-      maxQueue: MOST_WAITING,
       idleTimeout: IDLE_MS,
     });
-    if (pool.queueSize >= MOST_WAITING) {
-      throw new Busy('Very many long texts are being looked at; try again in a moment', RETRY_S);
-    }
     const signal = AbortSignal.timeout(MOST_MS);
     try {
       return await pool.run(texts, { signal });
@@ -59,7 +55,7 @@ export function openCleaning(): Cleaning {
     return all <= AT_ONCE;
   };
   return {
-    clean: async (texts) => (isShort(texts) ? cleanTexts(texts) : apart(texts)),
+    clean: async (texts) => (isShort(texts) ? cleanTexts(texts) : inTurn(() => apart(texts))),
     close: async () => {
       await pool?.close({ force: true });
     },

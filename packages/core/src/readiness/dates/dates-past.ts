@@ -27,9 +27,9 @@ export const datesPast: Rule = {
 };
 
 /** A last day that is written down would come before the first: it keeps its distance. */
-function lastDayAlong({ dates, ...course }: Course, firstDay: string, moved: string): readonly Edit[] {
-  const { lastDay, ends } = dates;
+function lastDayAlong(course: Course, firstDay: string, moved: string): readonly Edit[] {
+  const { lastDay, ends } = course.dates;
   if (lastDay === null || ends !== 'day' || lastDay >= moved) return [];
   const along = addDays(lastDay, daysBetween(firstDay, moved));
-  return [setDates({ ...course, dates }, 'lastDay', along)];
+  return [setDates(course, 'lastDay', along)];
 }

@@ -28,9 +28,7 @@ import type { FileStore } from '../../files/file-store.ts';
 import { Failure } from '../failure.ts';
 import { itemText } from '../reading/read-course.ts';
 import { nothingHere } from '../nothing-here.ts';
-import { keepRow, mustHaveRoom } from './stored.ts';
-
-const MEGABYTE = 1_000_000;
+import { keepRow, MEGABYTE, mustHaveRoom } from './stored.ts';
 
 /** In bytes: the course's own limit, never beyond the institution's. */
 export async function uploadLimit(em: EntityManager, institutionId: string, course: Course): Promise<number> {

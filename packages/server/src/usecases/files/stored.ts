@@ -27,7 +27,8 @@ export async function keepRow(em: EntityManager, row: StoredFile): Promise<void>
 /** In files of the largest size that the institution takes. */
 export const MOST_OF_PERSON = 10;
 export const MOST_OF_COURSE = 50;
-const MEGABYTE = 1_000_000;
+/** In bytes. */
+export const MEGABYTE = 1_000_000;
 
 export interface Room {
   readonly courseId: string;
