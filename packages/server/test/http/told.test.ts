@@ -147,6 +147,38 @@ test('ticking is for learners and what is open to them, and is refused as such t
   for (const who of ['assistant', 'instructor', 'staff'] as const) await tick(who, 'ticked').expect(403);
 });
 
+test('words that gather in something held are nobody’s to change or read who learns, wherever they have been moved', async () => {
+  const shared = (words: string) => ({
+    ...newItem('page', { id: 'gathering', title: 'Gathering', changedBy: 'learners' }),
+    text: hashText(words),
+  });
+  const [was, unseen] = ['<p>As it was</p>', '<p>MARKER unseen</p>'];
+  const kept = newSection({ id: 'kept', outside: true, items: [shared(was)] });
+  const texts = { [hashText(was)]: was, [hashText(unseen)]: unseen };
+  await changeCourse(as('instructor'), id, [{ kind: 'insert', parent: id, after: null, node: kept }], texts);
+  const at = `/api/learn/${id}/items/gathering/text`;
+  expect((await as('learner').get(at).expect(200)).text).toContain('As it was');
+  await changeCourse(
+    as('instructor'),
+    id,
+    [
+      setting(id, 'heldBack.kept', { node: kept, release: null }),
+      { kind: 'move', target: 'gathering', parent: 'wiki', after: null },
+      setting('gathering', 'text', hashText(unseen), hashText(was)),
+    ],
+    texts,
+  );
+  expect((await as('learner').get(`/api/learn/${id}/items/gathering`).expect(200)).text).toContain(
+    'As it was',
+  );
+  const asked = await as('learner').get(at);
+  expect([asked.status, asked.text.includes('MARKER')]).toEqual([403, false]);
+  const body = { html: '<p>Mine</p>', was: hashText(unseen) };
+  await as('learner').put(at).send(body).expect(403);
+  await changeCourse(as('instructor'), id, [setting(id, 'heldBack.kept', null)]);
+  expect((await as('learner').get(at).expect(200)).text).toContain('MARKER');
+});
+
 describe('what is in the archive is only read', () => {
   test('whatever would change it', async () => {
     const archived = (await courseIds(server))[ARCHIVED] as string;

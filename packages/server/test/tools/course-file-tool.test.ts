@@ -5,7 +5,7 @@ import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { parseCourseFile } from '@itinerary/core';
+import { parseCourseFile, subtree } from '@itinerary/core';
 import type { CourseFile } from '@itinerary/core';
 // @ts-expect-error the bootstrap scripts are plain JavaScript
 import { DATA, SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
@@ -103,6 +103,25 @@ describe('import', () => {
     ).toBe(0);
     const again = await exported('OLD-1');
     expect(again.texts[again.course.description ?? '']).toBe('<p>High<br>water</p>');
+  });
+
+  test('treats what is held as the plan: its older texts, and files that are not here', async () => {
+    const original = await exported(LIVE);
+    const old = '<p>As it<br />was</p>';
+    const hash = createHash('sha256').update(old).digest('hex');
+    const nodes = original.course.sections.flatMap((section) => subtree(section));
+    const item = nodes.find((node) => node.kind === 'file' && node.file !== null);
+    if (item?.kind !== 'file' || item.file === null) throw new Error('the demo has no file');
+    const lost = { ...item.file, hash: 'f'.repeat(64), name: 'lost.txt' };
+    const node = { ...item, text: hash, file: lost };
+    const course = { ...original.course, code: 'HELD-1', heldBack: { [item.id]: { node, release: null } } };
+    const path = file({ ...original, course, texts: { ...original.texts, [hash]: old } });
+    const { code, out } = await tool('import', path);
+    expect([code, out.split('\n')[1]]).toEqual([0, expect.stringMatching(/put them in again: lost\.txt$/)]);
+    const again = await exported('HELD-1');
+    const held = again.course.heldBack[item.id]?.node;
+    expect(held).toMatchObject({ id: item.id, file: null });
+    expect(held?.kind === 'file' && again.texts[held.text ?? '']).toBe('<p>As it<br>was</p>');
   });
 
   test('says which uploaded files are not here, and keeps their items', async () => {
