@@ -4,34 +4,16 @@
  */
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
+import { cookieOf, demoPeople } from './enter.ts';
 import { middle } from './middle.ts';
 
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');
 const json = { 'content-type': 'application/json', origin: base };
 
-interface DemoPerson {
-  readonly id: string;
-  readonly name: string;
-  readonly part: string;
-}
-const { people } = (await (await fetch(`${base}/api/demo/people`)).json()) as { people: DemoPerson[] };
-async function cookieOf(part: string): Promise<string> {
-  const person = people.find((one) => one.part === part)?.id;
-  const entered = await fetch(`${base}/api/demo/session`, {
-    method: 'POST',
-    headers: json,
-    body: JSON.stringify({ person }),
-  });
-  return (
-    entered.headers
-      .getSetCookie()
-      .find((one) => one.startsWith('itinerary='))
-      ?.split(';')[0] ?? ''
-  );
-}
-const instructor = await cookieOf('instructor');
-const learner = await cookieOf('learner');
+const as = (wanted: string): Promise<string> => cookieOf(base, ({ part }) => part === wanted);
+const instructor = await as('instructor');
+const learner = await as('learner');
 const { courses } = (await (await fetch(`${base}/api/desk`, { headers: { cookie: instructor } })).json()) as {
   courses: { id: string; state: string }[];
 };
@@ -119,8 +101,8 @@ for (const [kind, work] of Object.entries(WORST)) {
 console.log(`ratio answer-beside-worst ${worst.toFixed(2)}`);
 
 const none = middle(await rounds(ROUNDS));
-const parts = [...new Set(people.map(({ part }) => part))];
-const cookies = await Promise.all(parts.map(cookieOf));
+const parts = [...new Set((await demoPeople(base)).map(({ part }) => part))];
+const cookies = await Promise.all(parts.map(as));
 const leaving = new AbortController();
 const STREAMS = 200;
 // As many windows as one person may have, of as many people as there are; then of the first again in new sessions.

@@ -3,30 +3,13 @@
  * against all told at once. Prints `ratio NAME N`, how many times longer the middle one of a class waits at once.
  */
 import { spreadOf } from '../../packages/server/src/live/spread.ts';
+import { cookieOf } from './enter.ts';
 import { middle } from './middle.ts';
 
 const CLASS = 200;
 const ROUNDS = 3;
 const COURSE = 'EFM-210-SPR27';
 const LEARNER = 'Noor Rahimi';
-
-async function cookieOf(base: string): Promise<string> {
-  const { people } = (await (await fetch(`${base}/api/demo/people`)).json()) as {
-    people: { id: string; name: string }[];
-  };
-  const person = people.find(({ name }) => name === LEARNER)?.id;
-  const entered = await fetch(`${base}/api/demo/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: base },
-    body: JSON.stringify({ person }),
-  });
-  return (
-    entered.headers
-      .getSetCookie()
-      .find((one) => one.startsWith('itinerary='))
-      ?.split(';')[0] ?? ''
-  );
-}
 
 /** The waits of a whole class, in milliseconds, each told after its own delay. */
 async function waits(
@@ -45,7 +28,7 @@ async function waits(
 
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');
-const headers = { cookie: await cookieOf(base) };
+const headers = { cookie: await cookieOf(base, ({ name }) => name === LEARNER) };
 const { courses } = (await (await fetch(`${base}/api/desk`, { headers })).json()) as {
   courses: { id: string; code: string }[];
 };

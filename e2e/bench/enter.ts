@@ -1,0 +1,24 @@
+/** Coming in as one of the demo's people, without a browser. */
+
+export interface DemoPerson {
+  readonly id: string;
+  readonly name: string;
+  readonly part: string;
+}
+
+export async function demoPeople(base: string): Promise<readonly DemoPerson[]> {
+  const answer = await fetch(`${base}/api/demo/people`);
+  return ((await answer.json()) as { people: DemoPerson[] }).people;
+}
+
+/** @returns the session's cookie, as a request sends it. */
+export async function cookieOf(base: string, isWanted: (person: DemoPerson) => boolean): Promise<string> {
+  const person = (await demoPeople(base)).find(isWanted)?.id;
+  const entered = await fetch(`${base}/api/demo/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: base },
+    body: JSON.stringify({ person }),
+  });
+  const cookies = entered.headers.getSetCookie();
+  return cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
+}
