@@ -6,7 +6,7 @@ const shared = {
     '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
     '^.+\\.vue$': '<rootDir>/scripts/jest/vue.mjs',
   },
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/jest/plain.mjs',
 };
 export default {
   projects: [

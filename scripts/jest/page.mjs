@@ -1,9 +1,14 @@
 // A page for components: jsdom, with what Node and every browser have and it has not.
 import { TestEnvironment } from 'jest-environment-jsdom';
+import { haveNamesAtHand } from './names.mjs';
 
 export default class Page extends TestEnvironment {
   constructor(config, context) {
     super(config, context);
     Object.assign(this.global, { fetch, Headers, Request, Response });
+  }
+  async setup() {
+    await super.setup();
+    haveNamesAtHand(this.getVmContext());
   }
 }
