@@ -27,10 +27,11 @@ function listen(channel: BroadcastChannel): Promise<void> {
     channel.postMessage(heard);
   };
   const source = new EventSource('/api/events');
-  let isFirst = true;
+  // Also where the line went down before it had ever stood: the page is older than that.
+  let wasDown = false;
   source.addEventListener('ready', () => {
-    if (!isFirst) tell({ kind: 'missed' });
-    isFirst = false;
+    if (wasDown) tell({ kind: 'missed' });
+    wasDown = false;
   });
   source.addEventListener('missed', () => tell({ kind: 'missed' }));
   source.addEventListener('look', () => tell({ kind: 'look' }));
@@ -41,6 +42,7 @@ function listen(channel: BroadcastChannel): Promise<void> {
   // Signed out, there is nothing to hear; the next page that is opened tries again.
   return new Promise((resolve) => {
     source.addEventListener('error', () => {
+      wasDown = true;
       if (source.readyState !== EventSource.CLOSED) return;
       isStarted = false;
       resolve();
