@@ -93,11 +93,11 @@ export default tseslint.config(
     },
   },
   {
-    // The look of a course is computed with a colour library besides.
-    files: ['packages/core/src/look/**/*.ts'],
+    // The look of a course is computed with a colour library besides; zones are found in a list of them.
+    files: ['packages/core/src/{look,typed}/**/*.ts'],
     rules: {
       'no-restricted-imports': banned({
-        regex: onlyFrom('zod', 'temporal-polyfill', 'culori', 'culori/fn'),
+        regex: onlyFrom('zod', 'temporal-polyfill', 'culori', 'culori/fn', '@vvo/tzdb'),
         message: 'Core computes with few libraries.',
       }),
     },

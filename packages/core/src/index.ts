@@ -2,6 +2,9 @@
 // The document has an index of its own, which names what it offers.
 // eslint-disable-next-line no-restricted-syntax
 export * from './course/index.ts';
+// So has what is typed.
+// eslint-disable-next-line no-restricted-syntax
+export * from './typed/index.ts';
 export { copiedTexts, copySection, duplicateNodes } from './copies/copy.ts';
 export type { CopyPattern, NewId } from './copies/copy.ts';
 export {

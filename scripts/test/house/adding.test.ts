@@ -15,6 +15,7 @@ const ENTRIES = [
   /src\/tools\/course-file\.ts$/,
   /src\/text\/cleaning-worker\.ts$/,
   /src\/course\/schema\/kinds\.ts$/,
+  /src\/typed\/zones\.ts$/,
 ];
 /** Found by a pattern: messages are loaded by their language and area. */
 const BY_PATTERN = [/\/locales\//];
