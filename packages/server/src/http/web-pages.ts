@@ -2,23 +2,34 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Express, RequestHandler } from 'express';
-import sirv from 'sirv';
+import express from 'express';
+import pressed from 'express-static-gzip';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { courseBeginning } from './course-beginning.ts';
 import type { Ground } from './call.ts';
 
-const A_YEAR_S = 365 * 24 * 60 * 60;
+const A_YEAR_MS = 365 * 24 * 60 * 60 * 1000;
 
-/** Files are listed once, at the start; the build has pressed them already. */
+/**
+ * The build has pressed its files already. One that has gone since the start (the application was built anew under a
+ * running server) is not there; it ends nothing.
+ */
 export function serveWeb(app: Express, folder: string, ground: Ground, session: RequestHandler): void {
   app.use(
     '/assets',
-    sirv(join(folder, 'assets'), { immutable: true, maxAge: A_YEAR_S, brotli: true, gzip: true }),
-    () => {
+    pressed(join(folder, 'assets'), {
+      index: false,
+      enableBrotli: true,
+      orderPreference: ['br', 'gzip'],
+      serveStatic: { immutable: true, maxAge: A_YEAR_MS },
+    }),
+    (_request, response) => {
+      // Of the pressed file that was not there after all.
+      response.removeHeader('Content-Encoding');
       throw nothingHere();
     },
   );
-  app.use(sirv(folder, { extensions: [] }));
+  app.use(express.static(folder, { index: false, dotfiles: 'ignore' }));
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
   const begin = courseBeginning(folder, page);
   // With the database away the page comes as it is, and says so itself.

@@ -28,6 +28,8 @@ describe('the web application', () => {
     );
     writeFileSync(join(folder, 'assets/a-1.js'), 'export {}');
     writeFileSync(join(folder, 'assets/a-1.js.br'), brotliCompressSync('export {}'));
+    writeFileSync(join(folder, 'assets/b-1.js'), 'export {}');
+    writeFileSync(join(folder, 'assets/b-1.js.br'), brotliCompressSync('export {}'));
     writeFileSync(join(folder, 'favicon.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
     server = await testServer({ webFolder: folder });
   });
@@ -88,6 +90,13 @@ describe('the web application', () => {
     const gone = await request(server.address).get('/assets/a-2.js').expect(404);
     expect(gone.body).toMatchObject({ code: 'not_found' });
     await request(server.address).get('/favicon.svg').expect(200);
+  });
+
+  test('goes on where one of its files has gone since the start', async () => {
+    for (const ending of ['', '.br']) rmSync(join(folder, `assets/b-1.js${ending}`));
+    for (const encoding of ['br', 'identity'])
+      await request(server.address).get('/assets/b-1.js').set('Accept-Encoding', encoding).expect(404);
+    await request(server.address).get('/assets/a-1.js').expect(200);
   });
 
   test.each(['/../package.json', '/assets/../../package.json', '/assets/%2e%2e/index.html/..%2f..'])(
