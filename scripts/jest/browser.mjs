@@ -11,6 +11,7 @@ if (typeof window !== 'undefined') {
     unobserve() {}
     disconnect() {}
   };
+  globalThis.visualViewport ??= new EventTarget();
   window.matchMedia ??= () => ({
     matches: false,
     addEventListener: () => undefined,

@@ -7,6 +7,7 @@ export {
   isRealDay,
   isZone,
   MAX_CODE,
+  MAX_MINUTES,
   MAX_SUMMARY,
   MAX_TITLE,
   parseWith,
@@ -111,6 +112,7 @@ export {
   numberingSchema,
   outcomeSchema,
   purposeSchema,
+  MAX_SPAN,
   unitSpanSchema,
 } from './schema/schema.ts';
 export type {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, weekdayOf } from '@itinerary/core';
+import { addDays, MAX_WEEKS, weekdayOf } from '@itinerary/core';
 import type { Purpose } from '@itinerary/core';
 import type { NewCourseRequest } from '@itinerary/contract';
 import { computed, onMounted, ref, watch } from 'vue';
@@ -12,7 +12,10 @@ import { formatDay, weekdayName } from '../words/dates.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import CodeField from '../ui/fields/CodeField.vue';
+import DayField from '../ui/fields/DayField.vue';
+import NumberField from '../ui/fields/NumberField.vue';
 import PurposeTiles from '../ui/fields/PurposeTiles.vue';
+import { useForm } from '../ui/fields/refusals.ts';
 
 const { t, locale } = useI18n();
 const sentence = useProblemSentence();
@@ -28,6 +31,8 @@ const weeks = ref(15);
 const failure = ref<string | null>(null);
 const isBusy = ref(false);
 
+/** What stands in a field and cannot be taken is not left out in silence. */
+const form = useForm();
 const titleField = ref<{ focus: () => void } | null>(null);
 
 onMounted(() => {
@@ -44,16 +49,15 @@ const term = computed(
       (one) => one.firstDay <= firstDay.value && firstDay.value <= one.lastDay,
     ) ?? null,
 );
-const weeksAreRight = computed(() => Number.isInteger(weeks.value) && weeks.value >= 1 && weeks.value <= 104);
 const zone = computed(() => session.me?.institution.zone ?? 'UTC');
 const lastDay = computed(() => {
-  if (firstDay.value === '' || !weeksAreRight.value) return null;
+  if (firstDay.value === '') return null;
   return addDays(firstDay.value, 7 * weeks.value - 1);
 });
 const midWeek = computed(() =>
   firstDay.value !== '' && weekdayOf(firstDay.value) !== 1 ? weekdayOf(firstDay.value) : null,
 );
-const isReady = computed(() => title.value.trim() !== '' && codeIsFree.value && weeksAreRight.value);
+const isReady = computed(() => title.value.trim() !== '' && codeIsFree.value && !form.isRefused.value);
 
 watch([title, code], () => (failure.value = null));
 
@@ -103,28 +107,28 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
       </div>
       <PurposeTiles v-model="purpose" />
       <div class="pair">
-        <VTextField
-          v-model="firstDay"
-          class="figures-field"
-          type="date"
+        <DayField
           name="firstDay"
+          :day="firstDay === '' ? null : firstDay"
           :label="t('setup.dates.firstDay')"
           :hint="
             midWeek
               ? t('desk.new.midWeek', { weekday: weekdayName(midWeek, locale) })
               : t('desk.new.firstDayHint')
           "
-          persistent-hint
+          live
+          warns-of-past
+          @day="firstDay = $event ?? ''"
         />
-        <VTextField
-          v-model.number="weeks"
-          class="figures-field"
-          type="number"
+        <NumberField
           name="weeks"
-          min="1"
-          max="104"
+          :number="weeks"
+          :least="1"
+          :most="MAX_WEEKS"
           :label="t('setup.dates.weeks')"
-          :error-messages="weeksAreRight ? [] : [t('setup.dates.weeksWrong')]"
+          required
+          live
+          @set="$event !== null && (weeks = $event)"
         />
       </div>
       <p class="result" role="status">

@@ -10,10 +10,12 @@ import { offerCommands } from '../stores/commands.ts';
 import { useLive } from '../stores/live.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSeeing } from '../stores/seeing.ts';
+import { COURSE_DAYS } from '../ui/fields/day-context.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
 import CourseTimeline from './timeline/CourseTimeline.vue';
+import { courseDays } from './dates/course-days.ts';
 import DatesStop from './dates/DatesStop.vue';
 import UploadList from './files/UploadList.vue';
 import GoLiveDialog from './frame/GoLiveDialog.vue';
@@ -92,6 +94,7 @@ function seeAs(): void {
   isSeeing.value = !isSeeing.value;
 }
 
+provide(COURSE_DAYS, courseDays());
 provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),
   members: () => (isShowingMembers.value = true),

@@ -33,6 +33,8 @@ export function storeAppearance(appearance: Appearance): void {
 
 export const vuetify = createVuetify({
   locale: { locale: 'en', fallback: 'en', messages: { en, es, fr, ar }, rtl: { ar: true } },
+  // Days in the order and figures that the rest of the interface has them in.
+  date: { locale: { en: 'en-GB', es: 'es', fr: 'fr', ar: 'ar-u-nu-latn' } },
   theme: {
     defaultTheme: storedAppearance(),
     themes: {
@@ -57,6 +59,11 @@ export const vuetify = createVuetify({
     defaultSet: 'paths',
     aliases: {
       dropdown: 'M6 9l6 6l6 -6',
+      subgroup: 'M6 9l6 6l6 -6',
+      expand: 'M6 9l6 6l6 -6',
+      collapse: 'M6 15l6 -6l6 6',
+      prev: 'M15 6l-6 6l6 6',
+      next: 'M9 6l6 6l-6 6',
       clear: 'M18 6l-12 12M6 6l12 12',
       delete: 'M18 6l-12 12M6 6l12 12',
       close: 'M18 6l-12 12M6 6l12 12',

@@ -4,16 +4,24 @@
  * @jest-environment ./scripts/jest/page.mjs
  */
 import { describe, expect, test } from '@jest/globals';
+import type { VueWrapper } from '@vue/test-utils';
+import { defineComponent, h } from 'vue';
 import DraftField from '../../src/setup/fields/DraftField.vue';
-import NumberField from '../../src/setup/fields/NumberField.vue';
 import CheckField from '../../src/setup/fields/CheckField.vue';
 import MoveButtons from '../../src/setup/fields/MoveButtons.vue';
 import ChoiceTiles from '../../src/ui/fields/ChoiceTiles.vue';
 import DayField from '../../src/ui/fields/DayField.vue';
+import DurationField from '../../src/ui/fields/DurationField.vue';
+import NumberField from '../../src/ui/fields/NumberField.vue';
+import { useForm } from '../../src/ui/fields/refusals.ts';
+import TimeField from '../../src/ui/fields/TimeField.vue';
+import ZoneField from '../../src/ui/fields/ZoneField.vue';
 import PurposeTiles from '../../src/ui/fields/PurposeTiles.vue';
 import { showing } from '../support/mounted.ts';
 
 const show = showing();
+/** What comes by itself has come. */
+const settled = (): Promise<void> => new Promise((done) => setTimeout(done, 50));
 
 describe('a field of words', () => {
   const props = { text: 'Tide', label: 'Title', readonly: false };
@@ -36,6 +44,8 @@ describe('a field of words', () => {
     await wrapper.get('input').setValue('');
     expect(wrapper.text()).toContain('A course needs a title');
     expect(wrapper.emitted('type')).toBeUndefined();
+    await wrapper.get('input').trigger('blur');
+    expect(wrapper.get('input').element.value).toBe('');
   });
 
   test('is read where nothing may be changed', () => {
@@ -44,8 +54,15 @@ describe('a field of words', () => {
   });
 });
 
+/** Types, and leaves the field. */
+async function put(wrapper: VueWrapper, text: string): Promise<void> {
+  await wrapper.get('input').setValue(text);
+  await wrapper.get('input').trigger('blur');
+}
+const standsIn = (wrapper: VueWrapper): string => wrapper.get('input').element.value;
+
 describe('a number', () => {
-  const props = { number: 6, least: 1, most: 20, label: 'Hours', readonly: false };
+  const props = { number: 6, least: 1, most: 20, label: 'Hours' };
 
   test.each([
     ['7', [[7]], null],
@@ -54,47 +71,170 @@ describe('a number', () => {
     ['0', undefined, 'from 1 to 20'],
     ['6.5', undefined, 'from 1 to 20'],
     ['six', undefined, 'from 1 to 20'],
-  ])('typed as "%s" tells %j', async (typed, told, said) => {
+  ])('typed as "%s" tells %j, once it is left; what is refused stays', async (typed, told, said) => {
     const wrapper = show(NumberField, { props });
     await wrapper.get('input').setValue(typed);
+    expect(wrapper.emitted('set')).toBeUndefined();
+    await wrapper.get('input').trigger('blur');
     expect(wrapper.emitted('set')).toEqual(told);
-    if (said !== null) expect(wrapper.text()).toContain(said);
+    if (said === null) return;
+    expect(wrapper.text()).toContain(said);
+    expect(standsIn(wrapper)).toBe(typed);
   });
 
-  test('takes parts of one where it may, with a point or a comma', async () => {
-    const wrapper = show(NumberField, { props: { ...props, fractions: true } });
-    await wrapper.get('input').setValue('7,5');
-    await wrapper.get('input').setValue('8.25');
-    expect(wrapper.emitted('set')).toEqual([[7.5], [8.25]]);
+  test('says nothing while it is typed, and goes on saying it until it is right', async () => {
+    const wrapper = show(NumberField, { props });
+    await wrapper.get('input').setValue('21');
+    expect(wrapper.text()).not.toContain('from 1 to 20');
+    await wrapper.get('input').trigger('keydown', { key: 'Enter' });
+    expect(wrapper.text()).toContain('from 1 to 20');
+    await put(wrapper, '12');
+    expect(wrapper.text()).not.toContain('from 1 to 20');
+    expect(wrapper.emitted('set')).toEqual([[12]]);
   });
+
+  test('takes parts of one where it may, with the reader’s decimal sign, and shows them so', async () => {
+    const wrapper = show(NumberField, { props: { ...props, number: 7.5, fractions: true }, locale: 'fr' });
+    expect(standsIn(wrapper)).toBe('7,5');
+    await put(wrapper, '8,25');
+    await put(wrapper, '9.5');
+    expect(wrapper.emitted('set')).toEqual([[8.25], [9.5]]);
+  });
+
+  test('that has to be one does not take nothing', async () => {
+    const wrapper = show(NumberField, { props: { ...props, required: true } });
+    await put(wrapper, '');
+    expect(wrapper.emitted('set')).toBeUndefined();
+    expect(wrapper.text()).toContain('from 1 to 20');
+  });
+
+  test('refused, is there again when one comes back, where the field keeps it', async () => {
+    const kept = { ...props, name: 'hours', keeps: true };
+    const first = show(NumberField, { props: kept });
+    await put(first, '500');
+    first.unmount();
+    const again = show(NumberField, { props: kept });
+    expect(standsIn(again)).toBe('500');
+    expect(again.text()).toContain('from 1 to 20');
+    await put(again, '5');
+    again.unmount();
+    expect(standsIn(show(NumberField, { props: kept }))).toBe('6');
+  });
+
+  test('typed and not left is taken when the page goes', async () => {
+    const told: unknown[] = [];
+    const wrapper = show(NumberField, { props: { ...props, onSet: (one: unknown) => told.push(one) } });
+    await wrapper.get('input').setValue('7');
+    wrapper.unmount();
+    expect(told).toEqual([7]);
+  });
+
+  test('in a form counts as it is typed, and what stood before counts while it cannot be taken', async () => {
+    const wrapper = show(NumberField, { props: { ...props, live: true } });
+    for (const typed of ['1', '15', '150']) {
+      await wrapper.get('input').setValue(typed);
+      const told = wrapper.emitted('set')?.at(-1) as [number];
+      await wrapper.setProps({ number: told[0] });
+    }
+    expect(wrapper.emitted('set')).toEqual([[1], [15], [6]]);
+    expect(standsIn(wrapper)).toBe('150');
+  });
+});
+
+describe('how long', () => {
+  const props = { minutes: 90, most: 10_000, label: 'Minutes' };
+
+  test.each([
+    ['1h45', 105],
+    ['1:45', 105],
+    ['1.75 h', 105],
+    ['45', 45],
+  ])('is typed as people do: %s', async (typed, minutes) => {
+    const wrapper = show(DurationField, { props });
+    expect(standsIn(wrapper)).toBe('1 h 30');
+    await put(wrapper, typed);
+    expect(wrapper.emitted('set')).toEqual([[minutes]]);
+  });
+
+  test('that cannot be stays, and says what is expected', async () => {
+    const wrapper = show(DurationField, { props });
+    await put(wrapper, '100000');
+    expect(wrapper.emitted('set')).toBeUndefined();
+    expect(standsIn(wrapper)).toBe('100000');
+    expect(wrapper.text()).toContain('as in 90, 1h30 or 1:30');
+  });
+});
+
+test('a time is of twenty-four hours, however it is typed', async () => {
+  const wrapper = show(TimeField, { props: { time: '23:59', label: 'Time' } });
+  expect(standsIn(wrapper)).toBe('23:59');
+  await put(wrapper, '9:30 pm');
+  await put(wrapper, '24:00');
+  expect(wrapper.emitted('set')).toEqual([['21:30']]);
+  expect(standsIn(wrapper)).toBe('24:00');
 });
 
 describe('a day', () => {
   const props = { day: '2027-03-01', label: 'First day', name: 'first' };
 
-  test('is written out below, and told when it is one', async () => {
+  test('is shown as people write it, said below, and taken when it is left', async () => {
     const wrapper = show(DayField, { props });
-    expect(wrapper.text()).toMatch(/Mon 1 Mar/);
-    await wrapper.get('input').setValue('2027-03-08');
+    expect(standsIn(wrapper)).toBe('Mon 1 Mar 2027');
+    await wrapper.get('input').setValue('8 March 2027');
+    expect(wrapper.text()).toMatch(/Mon 8 Mar 2027/);
+    expect(wrapper.emitted('day')).toBeUndefined();
+    await wrapper.get('input').trigger('blur');
     expect(wrapper.emitted('day')).toEqual([['2027-03-08']]);
-    await wrapper.get('input').setValue('');
+    await put(wrapper, '');
     expect(wrapper.emitted('day')?.at(-1)).toEqual([null]);
   });
 
-  test('waits until the field is left where it settles, and gives way where it may not be', async () => {
+  test('that may not be stays in the field, with the sentence', async () => {
     const check = (day: string): string | null => (day < '2027-03-05' ? 'Before the course begins' : null);
-    const wrapper = show(DayField, { props: { ...props, day: '2027-03-10', settles: true, check } });
-    const input = wrapper.get('input');
-    await input.setValue('2027-03-02');
+    const wrapper = show(DayField, { props: { ...props, day: '2027-03-10', check } });
+    await put(wrapper, '2.3.2027');
     expect(wrapper.text()).toContain('Before the course begins');
-    await input.trigger('blur');
     expect(wrapper.emitted('day')).toBeUndefined();
-    expect(input.element.value).toBe('2027-03-10');
-    await input.setValue('2027-03-12');
-    expect(wrapper.emitted('day')).toBeUndefined();
-    await input.trigger('blur');
+    expect(standsIn(wrapper)).toBe('2.3.2027');
+    await put(wrapper, '12.3.2027');
     expect(wrapper.emitted('day')).toEqual([['2027-03-12']]);
   });
+
+  test('is picked from a month too', async () => {
+    const wrapper = show(DayField, { props });
+    await wrapper.get('button').trigger('click');
+    await settled();
+    const day = document.querySelector<HTMLElement>('[data-v-date="2027-03-08"]');
+    expect(day?.getAttribute('aria-label')).toBe('Mon 8 Mar 2027');
+    day?.click();
+    expect(wrapper.emitted('day')).toEqual([['2027-03-08']]);
+  });
+});
+
+describe('a zone', () => {
+  const props = { zone: 'Asia/Calcutta', label: 'Zone' };
+
+  test('is shown whole: its city, country and offset', async () => {
+    const wrapper = show(ZoneField, { props });
+    await settled();
+    expect(wrapper.text()).toContain('Kolkata, India (+05:30)');
+  });
+});
+
+test('a form knows of what stands in its fields and cannot be taken', async () => {
+  const form = defineComponent({
+    setup() {
+      const { isRefused } = useForm();
+      const field = { number: 1, least: 1, most: 9, label: 'N', live: true };
+      return () => [h(NumberField, field), h('output', String(isRefused.value))];
+    },
+  });
+  const wrapper = show(form);
+  expect(wrapper.get('output').text()).toBe('false');
+  await wrapper.get('input').setValue('10');
+  expect(wrapper.get('output').text()).toBe('true');
+  await wrapper.get('input').setValue('9');
+  expect(wrapper.get('output').text()).toBe('false');
 });
 
 describe('choices', () => {

@@ -88,7 +88,8 @@ export const weekdaysSchema = z
   .transform((days) => [...new Set(days)].sort((a, b) => a - b));
 
 /** Whole minutes: a day at most for a meeting, a week of nights for the longest of tasks. */
-export const minutesSchema = z.int().min(0).max(10_000);
+export const MAX_MINUTES = 10_000;
+export const minutesSchema = z.int().min(0).max(MAX_MINUTES);
 
 /** A line or two of plain words. */
 export const summarySchema = storableSchema.trim().min(1).max(MAX_SUMMARY);

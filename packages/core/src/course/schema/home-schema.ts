@@ -18,7 +18,7 @@ export const panelSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...placed,
     kind: z.literal('announcements'),
-    most: z.int().min(1).max(MOST_ANNOUNCEMENTS_SHOWN).default(3),
+    most: z.int().min(0).max(MOST_ANNOUNCEMENTS_SHOWN).default(3),
   }),
   /** What is due, held or opening within so many days. */
   z.strictObject({

@@ -60,8 +60,9 @@ export const courseStateSchema = z.enum(['draft', 'live', 'archived']);
 export type CourseState = z.infer<typeof courseStateSchema>;
 
 /** How long a unit is: whole teaching weeks, or days outside pauses. */
+export const MAX_SPAN = 370;
 export const unitSpanSchema = z.strictObject({
-  count: z.int().min(1).max(370),
+  count: z.int().min(1).max(MAX_SPAN),
   unit: z.enum(['days', 'weeks']),
 });
 export type UnitSpan = z.infer<typeof unitSpanSchema>;

@@ -248,8 +248,6 @@ export default {
   look,
   messages,
   layout,
-  wholeBetween: 'عدد صحيح من {least} إلى {most}',
-  numberBetween: 'عدد من {least} إلى {most}',
   text: {
     tools: 'أدوات النص',
     h2: 'عنوان فرعي',

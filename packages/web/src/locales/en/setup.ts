@@ -243,8 +243,6 @@ export default {
   look,
   messages,
   layout,
-  wholeBetween: 'A whole number from {least} to {most}',
-  numberBetween: 'A number from {least} to {most}',
   text: {
     tools: 'Tools for the text',
     h2: 'Heading',

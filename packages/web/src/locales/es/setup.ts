@@ -244,8 +244,6 @@ export default {
   look,
   messages,
   layout,
-  wholeBetween: 'Un número entero de {least} a {most}',
-  numberBetween: 'Un número de {least} a {most}',
   text: {
     tools: 'Herramientas del texto',
     h2: 'Encabezado',

@@ -244,8 +244,6 @@ export default {
   look,
   messages,
   layout,
-  wholeBetween: 'Un nombre entier de {least} à {most}',
-  numberBetween: 'Un nombre de {least} à {most}',
   text: {
     tools: 'Outils du texte',
     h2: 'Intertitre',

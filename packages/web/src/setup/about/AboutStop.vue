@@ -11,7 +11,7 @@ import { useSession } from '../../stores/session.ts';
 import CodeField from '../../ui/fields/CodeField.vue';
 import PurposeTiles from '../../ui/fields/PurposeTiles.vue';
 import DraftField from '../fields/DraftField.vue';
-import NumberField from '../fields/NumberField.vue';
+import NumberField from '../../ui/fields/NumberField.vue';
 import StopHead from '../frame/StopHead.vue';
 import TextField from '../text/TextField.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
@@ -131,12 +131,12 @@ function setTags(tags: readonly unknown[]): void {
       id="field-statedHours"
       class="hours"
       name="statedHours"
+      keeps
       :number="course.statedHours"
       :least="1"
       :most="MOST_HOURS"
       :label="t('setup.about.statedHours')"
       :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes, locale) })"
-      persistent-hint
       :readonly="plan.isReadonly"
       @set="setHours"
     />

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 /** A day and a time by the course's own clocks, set together; or none. */
-import { timeSchema } from '@itinerary/core';
+import { instantOf } from '@itinerary/core';
 import type { LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextField } from 'vuetify/components/VTextField';
+import { usePlan } from '../../stores/plan.ts';
+import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import { useForm } from '../../ui/fields/refusals.ts';
+import TimeField from '../../ui/fields/TimeField.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();
 const emit = defineEmits<{ set: [moment: LocalMoment | null] }>();
@@ -20,7 +23,16 @@ watch(
   },
   { immediate: true },
 );
-const isWhole = computed(() => day.value !== null && timeSchema.safeParse(time.value).success);
+const form = useForm();
+const plan = usePlan();
+const session = useSession();
+/** What is set to a moment that is past would happen at once, which nobody means who sets a moment. */
+const past = computed(() => {
+  if (day.value === null || plan.course === null || isSame.value) return null;
+  const at = instantOf(plan.course, { day: day.value, time: time.value });
+  return at <= Date.parse(session.now()) ? t('setup.access.momentPast') : null;
+});
+const isWhole = computed(() => day.value !== null && past.value === null && !form.isRefused.value);
 const isSame = computed(() => props.moment?.day === day.value && props.moment?.time === time.value);
 
 function set(): void {
@@ -30,13 +42,14 @@ function set(): void {
 
 <template>
   <form class="moment" @submit.prevent="set">
-    <DayField :name="name" :day="day" :label="label" @day="day = $event" />
-    <VTextField
-      v-model="time"
-      class="figures-field time"
-      type="time"
+    <DayField :name="name" :day="day" :label="label" :wrong="past" live @day="day = $event" />
+    <TimeField
+      class="time"
+      :time="time"
       :label="t('setup.moment.time.held')"
-      hide-details
+      required
+      live
+      @set="$event && (time = $event)"
     />
     <button class="button" type="submit" :disabled="!isWhole || isSame">
       {{ act ?? t('setup.moment.set') }}

@@ -2,15 +2,16 @@
 import { IconPlus } from '@tabler/icons-vue';
 import { clockChanges, newSection, setDates, setDatesEntry, WEEKDAYS } from '@itinerary/core';
 import type { Dates, Edit, Finding } from '@itinerary/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VAutocomplete } from 'vuetify/components/VAutocomplete';
+import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { VSelect } from 'vuetify/components/VSelect';
 import { formatDay, weekdayName } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import ZoneField from '../../ui/fields/ZoneField.vue';
 import FindingLine from '../readiness/FindingLine.vue';
 import StopHead from '../frame/StopHead.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
@@ -23,7 +24,7 @@ import LengthFields from './LengthFields.vue';
 import MeetingPatterns from './MeetingPatterns.vue';
 import OffWeekChoice from './OffWeekChoice.vue';
 import PauseList from './PauseList.vue';
-import { isUnwritten, useProposals } from './what-if.ts';
+import { useProposals } from './what-if.ts';
 import WhatIfDialog from './WhatIfDialog.vue';
 
 const { t, locale } = useI18n();
@@ -31,13 +32,17 @@ const plan = usePlan();
 const session = useSession();
 useFieldFocus();
 const proposals = useProposals();
+/** What is typed counts when the field is left, also by leaving the stop; what it would move is decided first. */
+function isDecided(): boolean {
+  if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+  return proposals.open.value === null;
+}
+onBeforeRouteUpdate(isDecided);
+onBeforeRouteLeave(isDecided);
 
 const course = computed(() => plan.course!);
 const dates = computed(() => course.value.dates);
 const planned = computed(() => plan.planned!);
-/** With something written in the course, a date is looked at before it changes anything. */
-const settles = computed(() => !isUnwritten(course.value));
-const zones = Intl.supportedValuesOf('timeZone');
 const weekdays = computed(() =>
   WEEKDAYS.map((value) => ({ value, title: weekdayName(value, locale.value) })),
 );
@@ -47,11 +52,6 @@ const hasTogether = computed(() => dates.value.pace === 'together' || dates.valu
 
 const edit = <Field extends keyof Dates & string>(field: Field, value: Dates[Field]): Edit =>
   setDates(course.value, field, value);
-
-const firstDayField = ref<{ reset: () => void } | null>(null);
-function setFirstDay(value: string | null): void {
-  proposals.propose([edit('firstDay', value)], () => firstDayField.value?.reset());
-}
 
 const clocks = computed(() => {
   const { firstDay, lastDay } = planned.value;
@@ -136,32 +136,28 @@ function addMeeting(): void {
       <div class="stack">
         <DayField
           id="field-firstDay"
-          ref="firstDayField"
           name="firstDay"
+          keeps
+          :warns-of-past="course.state === 'draft'"
           :day="dates.firstDay"
           :label="t('setup.dates.firstDay')"
           :readonly="plan.isReadonly"
-          :settles="settles"
-          @day="setFirstDay"
+          @day="proposals.propose([edit('firstDay', $event)])"
         />
-        <LengthFields :readonly="plan.isReadonly" :settles="settles" @propose="proposals.propose" />
-        <div class="pair">
-          <VSelect
-            :model-value="dates.weekStart"
-            :items="weekdays"
-            :label="t('setup.dates.weekStart')"
-            :readonly="plan.isReadonly"
-            @update:model-value="proposals.propose([edit('weekStart', $event)])"
-          />
-          <VAutocomplete
-            :model-value="dates.zone"
-            :items="zones"
-            :label="t('setup.dates.zone')"
-            auto-select-first
-            :readonly="plan.isReadonly"
-            @update:model-value="$event && plan.change([edit('zone', $event)])"
-          />
-        </div>
+        <LengthFields :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
+        <VSelect
+          :model-value="dates.weekStart"
+          :items="weekdays"
+          :label="t('setup.dates.weekStart')"
+          :readonly="plan.isReadonly"
+          @update:model-value="proposals.propose([edit('weekStart', $event)])"
+        />
+        <ZoneField
+          :zone="dates.zone"
+          :label="t('setup.dates.zone')"
+          :readonly="plan.isReadonly"
+          @set="plan.change([edit('zone', $event)])"
+        />
       </div>
     </section>
     <section aria-labelledby="pauses">
@@ -245,12 +241,6 @@ function addMeeting(): void {
 
 .stack {
   display: grid;
-  gap: 12px;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
   gap: 12px;
 }
 

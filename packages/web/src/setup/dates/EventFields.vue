@@ -2,19 +2,20 @@
 /** Something that happens once, and the days on which one may join: neither moves a section. */
 import { eventSchema } from '@itinerary/core';
 import type { CourseEvent, FieldValue } from '@itinerary/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import DurationField from '../../ui/fields/DurationField.vue';
+import TimeField from '../../ui/fields/TimeField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
 const plan = usePlan();
 const session = useSession();
 const dates = computed(() => plan.course!.dates);
-const minutesTyped = ref<string | null>(null);
 
 function set(field: 'event' | 'joinFrom' | 'joinUntil' | 'lastTime', value: FieldValue): void {
   plan.set(plan.course!.id, `dates.${field}`, value, dates.value[field] as FieldValue, { typing: true });
@@ -59,17 +60,14 @@ const text = (value: unknown): string | null =>
         :wrong="joinWrong"
         @day="set('joinUntil', $event)"
       />
-      <VTextField
-        class="figures-field"
-        type="time"
+      <TimeField
         name="lastTime"
-        clearable
-        :model-value="dates.lastTime ?? ''"
+        keeps
+        :time="dates.lastTime"
         :label="t('setup.dates.lastTime')"
         :hint="t('setup.dates.lastTimeHint')"
-        persistent-hint
         :readonly="readonly"
-        @update:model-value="set('lastTime', text($event))"
+        @set="set('lastTime', $event)"
       />
     </div>
     <label class="event">
@@ -82,29 +80,29 @@ const text = (value: unknown): string | null =>
         :day="dates.event.day"
         :label="t('setup.dates.meetingDay')"
         :readonly="readonly"
+        required
+        keeps
         @day="$event && setEvent({ day: $event })"
       />
-      <VTextField
-        class="figures-field"
-        type="time"
+      <TimeField
         name="event-time"
-        :model-value="dates.event.time"
+        :time="dates.event.time"
         :label="t('setup.dates.patternTime')"
         :readonly="readonly"
-        @update:model-value="setEvent({ time: String($event) })"
+        required
+        keeps
+        @set="$event && setEvent({ time: $event })"
       />
-      <VTextField
-        class="figures-field"
-        type="number"
+      <DurationField
         name="event-minutes"
-        :model-value="minutesTyped ?? String(dates.event.minutes)"
+        :minutes="dates.event.minutes"
+        :least="1"
+        :most="1440"
         :label="t('setup.dates.patternMinutes')"
         :readonly="readonly"
-        @update:model-value="
-          minutesTyped = String($event);
-          setEvent({ minutes: Number($event) });
-        "
-        @blur="minutesTyped = null"
+        required
+        keeps
+        @set="$event && setEvent({ minutes: $event })"
       />
       <VTextField
         name="event-place"

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** The usual hand-in time, and the time at which the last day ends. */
 import type { Dates, FieldValue } from '@itinerary/core';
-import { timeSchema, WEEKDAYS } from '@itinerary/core';
+import { WEEKDAYS } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
-import { VTextField } from 'vuetify/components/VTextField';
 import { weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
+import TimeField from '../../ui/fields/TimeField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -37,14 +37,14 @@ function setHandIn(change: Partial<Dates['handIn']>): void {
       :readonly="readonly"
       @update:model-value="setHandIn({ weekday: $event === 0 ? null : $event })"
     />
-    <VTextField
-      class="figures-field"
-      type="time"
+    <TimeField
       name="hand-in"
-      :model-value="dates.handIn.time"
+      :time="dates.handIn.time"
       :label="t('setup.dates.handInTime')"
       :readonly="readonly"
-      @update:model-value="timeSchema.safeParse($event).success && setHandIn({ time: String($event) })"
+      required
+      keeps
+      @set="$event && setHandIn({ time: $event })"
     />
   </div>
 </template>

@@ -2,16 +2,16 @@
 /** How long the course is: by number, by last day, or as its term; each computed from the others. */
 import { lengthsOf, MAX_MEETINGS, MAX_WEEKS, setDates } from '@itinerary/core';
 import type { Dates, Edit } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextField } from 'vuetify/components/VTextField';
 import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import NumberField from '../../ui/fields/NumberField.vue';
 
-defineProps<{ readonly: boolean; settles: boolean }>();
-const emit = defineEmits<{ propose: [edits: readonly Edit[], dropped?: () => void] }>();
+defineProps<{ readonly: boolean }>();
+const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
@@ -25,25 +25,8 @@ const most = computed(() => (isMeetings.value ? MAX_MEETINGS : MAX_WEEKS));
 const isCounted = computed(() => dates.value.format !== 'units');
 const day = (iso: string): string => formatDay(iso, locale.value, { today: session.today });
 
-const typed = ref('');
-watch(
-  [field, () => dates.value[field.value]],
-  () => {
-    if (Number(typed.value) !== dates.value[field.value]) typed.value = String(dates.value[field.value]);
-  },
-  { immediate: true },
-);
-const isRight = computed(
-  () => /^\d+$/.test(typed.value) && Number(typed.value) >= 1 && Number(typed.value) <= most.value,
-);
-
 const edit = <Field extends keyof Dates & string>(name: Field, value: Dates[Field]): Edit =>
   setDates(plan.course!, name, value);
-
-function type(value: string): void {
-  typed.value = value;
-  if (isRight.value) plan.change([edit(field.value, Number(value))], { typing: true });
-}
 
 /** Choosing another way begins where the one before it ended. */
 function choose(ends: Dates['ends']): void {
@@ -52,11 +35,6 @@ function choose(ends: Dates['ends']): void {
   const edits = [edit('ends', ends)];
   if (ends !== 'weeks' && last && last !== dates.value.lastDay) edits.push(edit('lastDay', last));
   emit('propose', edits);
-}
-
-const lastDayField = ref<{ reset: () => void } | null>(null);
-function setLastDay(value: string | null): void {
-  emit('propose', [edit('lastDay', value)], () => lastDayField.value?.reset());
 }
 
 const isReversed = (last: string): string | null => {
@@ -125,32 +103,31 @@ const over = computed(() => {
         </span>
       </label>
     </div>
-    <VTextField
+    <NumberField
       v-if="dates.ends === 'weeks' && isCounted"
       :id="`field-${field}`"
-      class="figures-field"
-      type="number"
+      :key="field"
       name="weeks"
-      min="1"
-      :max="most"
-      :model-value="typed"
+      keeps
+      :number="dates[field]"
+      :least="1"
+      :most="most"
       :label="t(`setup.dates.numberOf.${field}`)"
       :readonly="readonly"
-      :error-messages="isRight ? [] : [t('setup.wholeBetween', { least: 1, most })]"
-      @update:model-value="type(String($event))"
+      required
+      @set="$event !== null && plan.change([edit(field, $event)])"
     />
     <DayField
       v-else-if="dates.ends === 'day'"
       id="field-lastDay"
-      ref="lastDayField"
       name="lastDay"
+      keeps
       :day="dates.lastDay"
       :label="t('setup.dates.lastDayField')"
       :readonly="readonly"
       :wrong="reversed"
       :check="isReversed"
-      :settles="settles"
-      @day="setLastDay"
+      @day="emit('propose', [edit('lastDay', $event)])"
     />
     <p v-if="over" id="field-length" class="over" role="status" tabindex="-1">{{ over }}</p>
   </fieldset>

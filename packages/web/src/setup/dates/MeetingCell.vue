@@ -10,6 +10,9 @@ import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
+import DurationField from '../../ui/fields/DurationField.vue';
+import { useForm } from '../../ui/fields/refusals.ts';
+import TimeField from '../../ui/fields/TimeField.vue';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 
@@ -45,10 +48,11 @@ const moved = computed<MeetingChange>(() => ({
   kind: props.meeting.status === 'added' ? 'added' : 'moved',
   day: draft.value.day,
   time: draft.value.time,
-  minutes: Number(draft.value.minutes),
+  minutes: draft.value.minutes,
   place: draft.value.place.trim() === '' ? null : draft.value.place.trim(),
 }));
-const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).success);
+const form = useForm();
+const isRight = computed(() => !form.isRefused.value && meetingChangeSchema.safeParse(moved.value).success);
 </script>
 
 <template>
@@ -101,21 +105,27 @@ const isRight = computed(() => meetingChangeSchema.safeParse(moved.value).succes
           name="meeting-day"
           :day="draft.day"
           :label="t('setup.dates.meetingDay')"
+          required
+          live
           @day="$event && (draft.day = $event)"
         />
-        <VTextField
-          v-model="draft.time"
-          class="figures-field"
-          type="time"
+        <TimeField
           name="meeting-time"
+          :time="draft.time"
           :label="t('setup.dates.patternTime')"
+          required
+          live
+          @set="$event && (draft.time = $event)"
         />
-        <VTextField
-          v-model="draft.minutes"
-          class="figures-field"
-          type="number"
+        <DurationField
           name="meeting-minutes"
+          :minutes="draft.minutes"
+          :least="1"
+          :most="1440"
           :label="t('setup.dates.patternMinutes')"
+          required
+          live
+          @set="$event && (draft.minutes = $event)"
         />
         <VTextField
           v-model="draft.place"

@@ -8,6 +8,8 @@ import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import DurationField from '../../ui/fields/DurationField.vue';
+import TimeField from '../../ui/fields/TimeField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 
 defineProps<{ readonly: boolean }>();
@@ -60,28 +62,28 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           {{ weekdayName(weekday, locale).slice(0, 2) }}
         </button>
       </div>
-      <label>
-        {{ t('setup.dates.patternTime') }}
-        <input
-          class="input figures"
-          type="time"
-          :value="pattern.time"
-          :readonly="readonly"
-          @change="set(id, { ...pattern, time: text($event) })"
-        />
-      </label>
-      <label>
-        {{ t('setup.dates.patternMinutes') }}
-        <input
-          class="input figures short"
-          type="number"
-          min="1"
-          max="1440"
-          :value="pattern.minutes"
-          :readonly="readonly"
-          @change="set(id, { ...pattern, minutes: Number(text($event)) })"
-        />
-      </label>
+      <TimeField
+        class="short"
+        :name="`time-${id}`"
+        :time="pattern.time"
+        :label="t('setup.dates.patternTime')"
+        :readonly="readonly"
+        required
+        keeps
+        @set="$event && set(id, { ...pattern, time: $event })"
+      />
+      <DurationField
+        class="short"
+        :name="`minutes-${id}`"
+        :minutes="pattern.minutes"
+        :least="1"
+        :most="1440"
+        :label="t('setup.dates.patternMinutes')"
+        :readonly="readonly"
+        required
+        keeps
+        @set="$event && set(id, { ...pattern, minutes: $event })"
+      />
       <label class="place">
         {{ t('setup.dates.patternPlace') }}
         <input
@@ -124,7 +126,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
   display: flex;
   flex-wrap: wrap;
   gap: 8px 14px;
-  align-items: end;
+  align-items: start;
   width: 100%;
   margin: 0;
   padding: 10px 12px;
@@ -169,7 +171,7 @@ label {
 }
 
 .short {
-  width: 76px;
+  flex: 0 0 130px;
 }
 
 .place {

@@ -7,12 +7,14 @@ import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import DayField from '../../ui/fields/DayField.vue';
+import { useForm } from '../../ui/fields/refusals.ts';
 
 const props = defineProps<{ pause: Pause; covers: (pause: Pause) => boolean }>();
 const emit = defineEmits<{ save: [pause: Pause]; cancel: [] }>();
 const { t } = useI18n();
 const draft = ref({ ...props.pause });
 const isTried = ref(false);
+const form = useForm();
 const nameField = ref<{ focus: () => void } | null>(null);
 onMounted(() => nameField.value?.focus());
 
@@ -35,7 +37,7 @@ const nameWrong = computed(() => draft.value.name.trim() === '');
 
 function save(): void {
   isTried.value = true;
-  if (wrong.value === null && !nameWrong.value)
+  if (wrong.value === null && !nameWrong.value && !form.isRefused.value)
     emit('save', { ...draft.value, name: draft.value.name.trim() });
 }
 </script>
@@ -55,6 +57,8 @@ function save(): void {
         name="pause-first"
         :day="draft.first"
         :label="t('setup.dates.pauseFirst')"
+        required
+        live
         @day="$event && (draft.first = $event)"
       />
       <DayField
@@ -62,6 +66,8 @@ function save(): void {
         :day="draft.last"
         :label="t('setup.dates.pauseLast')"
         :wrong="wrong"
+        required
+        live
         @day="$event && (draft.last = $event)"
       />
     </div>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** How long a unit is, and the date that it is pinned to. */
 import { IconPin, IconPinnedFilled } from '@tabler/icons-vue';
-import { setField, unitSpanSchema } from '@itinerary/core';
+import { MAX_SPAN, setField } from '@itinerary/core';
 import type { Edit, Section } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import DayField from '../../ui/fields/DayField.vue';
+import NumberField from '../../ui/fields/NumberField.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { usePlan } from '../../stores/plan.ts';
 
@@ -15,23 +15,9 @@ const { t } = useI18n();
 const plan = usePlan();
 
 const UNITS = ['weeks', 'days'] as const;
-const count = ref(String(props.section.span.count));
-watch(
-  () => props.section.span.count,
-  (now) => (count.value = String(now)),
-);
-const isRight = computed(
-  () => unitSpanSchema.safeParse({ ...props.section.span, count: Number(count.value || 'x') }).success,
-);
 
 function set<Field extends 'span' | 'pin'>(field: Field, value: Section[Field]): void {
   emit('propose', [setField(props.section, field, value)]);
-}
-
-function setCount(): void {
-  if (!isRight.value) count.value = String(props.section.span.count);
-  else if (Number(count.value) !== props.section.span.count)
-    set('span', { ...props.section.span, count: Number(count.value) });
 }
 
 /** Pinned where it stands now; from there it can be moved. */
@@ -44,16 +30,16 @@ function pin(): void {
 
 <template>
   <div class="unit">
-    <input
-      v-model="count"
-      class="input small figures"
-      type="number"
-      min="1"
-      max="370"
-      :aria-label="t('setup.dates.spanOf', { title })"
-      :aria-invalid="!isRight"
+    <NumberField
+      class="count"
+      bare
+      :number="section.span.count"
+      :least="1"
+      :most="MAX_SPAN"
+      :label="t('setup.dates.spanOf', { title })"
       :readonly="readonly"
-      @change="setCount"
+      required
+      @set="$event !== null && set('span', { ...section.span, count: $event })"
     />
     <SelectField
       bare
@@ -82,7 +68,6 @@ function pin(): void {
       :day="section.pin"
       :label="t('setup.dates.pinnedTo')"
       :readonly="readonly"
-      settles
       @day="set('pin', $event)"
     />
   </div>
@@ -96,8 +81,8 @@ function pin(): void {
   align-items: center;
 }
 
-input {
-  width: 58px;
+.count {
+  flex: 0 0 64px;
 }
 
 .pin {

@@ -12,13 +12,11 @@ export interface Proposal {
   readonly edits: readonly Edit[];
   readonly result: WhatIf;
   readonly after: Course;
-  /** Called when it is not done: fields go back to what stands. */
-  readonly dropped: () => void;
 }
 
 export interface Proposals {
   readonly open: ShallowRef<Proposal | null>;
-  readonly propose: (edits: readonly Edit[], dropped?: () => void) => void;
+  readonly propose: (edits: readonly Edit[]) => void;
   readonly accept: (cures: readonly Edit[]) => void;
   readonly drop: () => void;
 }
@@ -34,13 +32,13 @@ export function useProposals(): Proposals {
   const plan = usePlan();
   const open = shallowRef<Proposal | null>(null);
 
-  function propose(edits: readonly Edit[], dropped: () => void = () => undefined): void {
+  function propose(edits: readonly Edit[]): void {
     const { course } = plan;
     if (course === null || edits.length === 0) return;
     const applied = applyChange(course, { id: 'what-if', edits: [...edits] });
     if (!applied.ok || isUnwritten(course)) {
       // A refusal is told by the store, in the words of every other.
-      if (!plan.change(edits)) dropped();
+      plan.change(edits);
       return;
     }
     const result = whatIf(course, applied.course);
@@ -48,7 +46,7 @@ export function useProposals(): Proposals {
       plan.change(edits);
       return;
     }
-    open.value = { edits, result, after: applied.course, dropped };
+    open.value = { edits, result, after: applied.course };
   }
 
   return {
@@ -60,7 +58,6 @@ export function useProposals(): Proposals {
       if (proposal !== null) plan.change([...proposal.edits, ...cures]);
     },
     drop: () => {
-      open.value?.dropped();
       open.value = null;
     },
   };

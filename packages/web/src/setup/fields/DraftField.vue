@@ -22,6 +22,7 @@ const { draft, typed, left } = useDraft(
   (text) => {
     if (props.wrong(text) === null) emit('type', text);
   },
+  (text) => props.wrong(text) !== null,
 );
 const errors = computed(() => {
   const sentence = props.wrong(draft.value.trim());

@@ -1,6 +1,7 @@
 /**
  * What stands in a field while somebody types: their own characters, also those that are not stored (a
- * trailing space, nothing at all), until the field is left or the stored value changes under it.
+ * trailing space, nothing at all), until the field is left or the stored value changes under it. What cannot be
+ * stored stays there.
  */
 import { ref, watch } from 'vue';
 import type { Ref } from 'vue';
@@ -8,6 +9,7 @@ import type { Ref } from 'vue';
 export function useDraft(
   stored: () => string,
   commit: (text: string) => void,
+  isWrong: (text: string) => boolean = () => false,
 ): {
   readonly draft: Ref<string>;
   readonly typed: (text: string) => void;
@@ -24,7 +26,7 @@ export function useDraft(
       if (text.trim() !== stored()) commit(text.trim());
     },
     left: () => {
-      draft.value = stored();
+      if (!isWrong(draft.value.trim())) draft.value = stored();
     },
   };
 }

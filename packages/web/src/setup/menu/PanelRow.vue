@@ -6,7 +6,7 @@ import type { CoursePicture, Panel, PanelAnswer } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import IconButton from '../../ui/frame/IconButton.vue';
-import NumberField from '../fields/NumberField.vue';
+import NumberField from '../../ui/fields/NumberField.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import EntryText from '../text/EntryText.vue';
 import ArrangedRow from './ArrangedRow.vue';
@@ -81,7 +81,8 @@ function setDays(days: number | null): void {
       class="number"
       name="most"
       :number="panel.most"
-      :least="1"
+      required
+      :least="0"
       :most="MOST_ANNOUNCEMENTS_SHOWN"
       :label="t('setup.menu.most')"
       :readonly="readonly"
@@ -92,6 +93,7 @@ function setDays(days: number | null): void {
       class="number"
       name="days"
       :number="panel.days"
+      required
       :least="1"
       :most="MAX_NEXT_DAYS"
       :label="t('setup.menu.days')"

@@ -4,6 +4,7 @@ import { isGroup } from '@itinerary/core';
 import type { Condition } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import NumberField from '../../ui/fields/NumberField.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
@@ -24,7 +25,6 @@ async function become(kind: ConditionKind): Promise<void> {
   if (kind === 'course') await choices.loadCourses().catch(() => undefined);
   emit('change', choices.blank(kind));
 }
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
 const item = computed(() => {
   const { condition } = props;
   if (condition.kind === 'scored') return condition.item;
@@ -39,9 +39,8 @@ function chooseItem(id: string): void {
     emit('change', { ...condition, items: [id, ...condition.items.slice(1)] });
 }
 
-function least(text: string): void {
-  const number = Number(text);
-  if (props.condition.kind === 'scored' && text !== '' && number >= 0 && number <= 100) {
+function least(number: number | null): void {
+  if (props.condition.kind === 'scored' && number !== null) {
     emit('change', { ...props.condition, least: number });
   }
 }
@@ -79,18 +78,20 @@ const courses = computed(() => {
       @choose="become"
     />
     <template v-if="condition.kind === 'done' || condition.kind === 'scored'">
-      <label v-if="condition.kind === 'scored'" class="least">
-        <span class="visually-hidden">{{ t('setup.rules_editor.least') }}</span>
-        <input
-          class="input figures"
-          type="number"
-          min="0"
-          max="100"
-          :value="condition.least"
-          @input="least(value($event))"
-        />
-        %
-      </label>
+      <NumberField
+        v-if="condition.kind === 'scored'"
+        class="least"
+        bare
+        :number="condition.least"
+        :least="0"
+        :most="100"
+        fractions
+        required
+        live
+        suffix="%"
+        :label="t('setup.rules_editor.least')"
+        @set="least"
+      />
       <SelectField
         class="item"
         bare
@@ -142,17 +143,13 @@ const courses = computed(() => {
   min-width: 0;
 }
 
-input {
-  max-width: 100%;
-}
-
 .item {
   flex: 1;
   min-width: 180px;
 }
 
-.least input {
-  width: 70px;
+.least {
+  flex: 0 0 96px;
 }
 
 .whole {

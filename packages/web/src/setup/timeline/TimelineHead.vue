@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { formatDay, formatTime } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import DayField from '../../ui/fields/DayField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
 
@@ -31,11 +32,6 @@ const happening = computed(() => {
   const when = `${day} ${formatTime(new Date(here.at).toISOString(), locale.value, zone)}`;
   return `${when}: ${parts.length === 0 ? t('setup.timeline.other') : parts.join(', ')}`;
 });
-
-function typed(event: Event): void {
-  const { value } = event.target as HTMLInputElement;
-  if (value !== '') marker.move(value);
-}
 </script>
 
 <template>
@@ -57,15 +53,16 @@ function typed(event: Event): void {
         :disabled="next === undefined"
         @click="next && marker.moveTo(next.at)"
       />
-      <input
+      <DayField
         v-if="span"
-        class="input small figures"
-        type="date"
-        :aria-label="t('setup.timeline.toDay')"
-        :min="span.first"
-        :max="span.last"
-        :value="marker.day.value"
-        @change="typed"
+        class="to-day"
+        bare
+        short
+        name="to-day"
+        :label="t('setup.timeline.toDay')"
+        :day="marker.day.value"
+        required
+        @day="$event && marker.move($event)"
       />
     </p>
     <p v-if="open" class="soft said" role="status">{{ happening ?? t('setup.timeline.text') }}</p>
@@ -115,9 +112,13 @@ header .changes {
   padding-inline-start: 0;
 }
 
-.changes input {
-  width: 118px;
-  min-height: 26px;
+.to-day {
+  flex: 0 1 130px;
+}
+
+.to-day :deep(input) {
+  padding-inline: 0;
+  font-family: var(--font-text);
   font-size: 12.5px;
 }
 

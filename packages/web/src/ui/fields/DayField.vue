@@ -1,96 +1,133 @@
 <script setup lang="ts">
-/** A day: typed or picked, and written out below, since browsers differ in the order of day and month. */
-import { isRealDay } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+/** A day: typed as people do, or picked from a month. Below it stands what day that is. */
+import { IconCalendar } from '@tabler/icons-vue';
+import { readDay } from '@itinerary/core';
+import type { Reading } from '@itinerary/core';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextField } from 'vuetify/components/VTextField';
+import { VMenu } from 'vuetify/components/VMenu';
 import { formatDay } from '../../words/dates.ts';
+import { useCourseDays } from './day-context.ts';
+import MonthPicker from './MonthPicker.vue';
+import TypedField from './TypedField.vue';
+import { typedIn } from './typed-in.ts';
 
-const props = defineProps<{
-  day: string | null;
-  label: string;
-  name: string;
-  readonly?: boolean;
-  /** What is wrong with the day that stands there. */
-  wrong?: string | null;
-  /** What would be wrong with a day that is typed: such a day is not reported. */
-  check?: (day: string) => string | null;
-  /** Reported when the field is left or Enter is pressed, rather than with every key. */
-  settles?: boolean;
-}>();
+defineOptions({ inheritAttrs: false });
+const props = withDefaults(
+  defineProps<{
+    day: string | null;
+    label: string;
+    name: string;
+    readonly?: boolean;
+    /** What is wrong with the day that stands there. */
+    wrong?: string | null;
+    /** What would be wrong with another: such a day is not taken. */
+    check?: (day: string) => string | null;
+    /** It has to be one: nothing is not taken. */
+    required?: boolean;
+    /** What is said below it, while nothing else is. */
+    hint?: string;
+    /** A day that is past is likely a mistake here. */
+    warnsOfPast?: boolean;
+    /** Without its weekday, where there is little room. */
+    short?: boolean;
+  }>(),
+  {
+    readonly: false,
+    wrong: null,
+    check: () => null,
+    required: false,
+    hint: '',
+    warnsOfPast: false,
+    short: false,
+  },
+);
 const emit = defineEmits<{ day: [day: string | null] }>();
 const { t, locale } = useI18n();
-const typed = ref(props.day ?? '');
-watch(
-  () => props.day,
-  (now) => (typed.value = now ?? ''),
-);
-/** A year is typed digit by digit: what is not yet one is nobody's day. */
-const isDay = (value: string): boolean => value === '' || (isRealDay(value) && value > '1990');
+const days = useCourseDays();
+const field = ref<{ focus: () => void; reading: unknown; leave: () => void } | null>(null);
+const isOpen = ref(false);
 
-/** What is to be said of what stands in the field. */
-const sentence = computed(() => {
-  if (!isDay(typed.value)) return t('common.dayWrong');
-  const here = typed.value === (props.day ?? '') ? null : (props.check?.(typed.value) ?? null);
-  return here ?? props.wrong ?? null;
+function readAny(text: string): Reading<string | null> {
+  const { today, first } = days();
+  const from = first !== null && first < today ? first : today;
+  return readDay(text, typedIn(locale.value), { today, from, here: props.day });
+}
+
+function read(text: string): Reading<string | null> {
+  const got = readAny(text);
+  return props.required && got.ok && got.value === null ? { ok: false, expected: { code: 'day' } } : got;
+}
+
+/** With its year, unless the words without one are read as the same day. */
+function write(day: string): string {
+  const weekday = !props.short;
+  const brief = formatDay(day, locale.value, { today: days().today, weekday });
+  const again = readAny(brief);
+  return again.ok && again.value === day ? brief : formatDay(day, locale.value, { today: '0000', weekday });
+}
+
+/** What day it is that is being typed; a day that is past says so. */
+const said = computed(() => {
+  const typed = field.value?.reading;
+  const day = typeof typed === 'string' ? typed : props.day;
+  if (day === null) return props.hint;
+  const long = formatDay(day, locale.value, { today: '0000' });
+  if (props.warnsOfPast && day < days().today) return t('common.dayPast', { day: long });
+  return typeof typed === 'string' ? long : props.hint;
 });
-const mayReport = (): boolean =>
-  isDay(typed.value) && (typed.value === '' || (props.check?.(typed.value) ?? null) === null);
 
-function report(): void {
-  if (!mayReport()) return;
-  const next = typed.value === '' ? null : typed.value;
-  if (next !== props.day) emit('day', next);
+function pick(day: string): void {
+  isOpen.value = false;
+  if (props.check(day) === null && day !== props.day) emit('day', day);
 }
 
-function type(value: string): void {
-  typed.value = value;
-  if (props.settles !== true) report();
-}
-
-function left(): void {
-  if (!mayReport()) typed.value = props.day ?? '';
-  report();
-}
-
-defineExpose({ reset: () => (typed.value = props.day ?? '') });
+defineExpose({ focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <div class="day-field">
-    <VTextField
-      class="figures-field"
-      type="date"
-      :name="name"
-      :model-value="typed"
-      :label="label"
-      :readonly="readonly ?? false"
-      :hint="isDay(typed) && typed !== '' ? formatDay(typed, locale, { today: '0000' }) : ''"
-      persistent-hint
-      :error-messages="sentence === null ? [] : [sentence]"
-      @update:model-value="type(String($event ?? ''))"
-      @blur="left"
-      @keydown.enter="left"
-    />
-    <button
-      v-if="settles && mayReport() && typed !== (day ?? '')"
-      class="button small"
-      type="button"
-      @click="left"
-    >
-      {{ t('common.seeWhatMoves') }}
-    </button>
-  </div>
+  <TypedField
+    v-bind="$attrs"
+    ref="field"
+    :name="name"
+    :value="day"
+    :read="read"
+    :write="write"
+    :label="label"
+    :hint="said"
+    :wrong="wrong"
+    :check="(value) => (value === null ? null : check(value))"
+    :readonly="readonly"
+    @set="emit('day', $event)"
+  >
+    <template v-if="!readonly" #append-inner>
+      <VMenu v-model="isOpen" :close-on-content-click="false" location="bottom end">
+        <template #activator="{ props: opener }">
+          <button v-bind="opener" class="pick" type="button" :aria-label="t('common.pickDayFor', { label })">
+            <IconCalendar :size="17" aria-hidden="true" />
+          </button>
+        </template>
+        <MonthPicker :day="day" @pick="pick" />
+      </VMenu>
+    </template>
+  </TypedField>
 </template>
 
 <style scoped>
-.day-field {
+.pick {
   display: grid;
-  gap: 4px;
-  justify-items: start;
+  place-items: center;
+  width: 28px;
+  height: 28px;
+  border: 0;
+  border-radius: 5px;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
 }
 
-.figures-field {
-  width: 100%;
+.pick:hover {
+  background: var(--bottle-pale);
+  color: var(--ink);
 }
 </style>

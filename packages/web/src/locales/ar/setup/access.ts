@@ -88,6 +88,7 @@ export default {
   },
   goesLiveOn: 'افتحه من نفسه في',
   onThisPage: 'في هذه الصفحة',
+  momentPast: 'هذه اللحظة قد مضت. ما يجب أن يحدث الآن له زر خاص به.',
   noMoment: 'بلا موعد محدد',
   goesLive: 'يُفتح {when}',
   outside: { closed: 'مغلق', look: 'للنظر فقط', open: 'مفتوح' },

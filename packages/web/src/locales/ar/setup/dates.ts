@@ -42,7 +42,6 @@ export default {
   overDay: '{what}: الحاجة حتى {needs}؛ واليوم الأخير {ends}.',
   numberOf: { weeks: 'أسابيع التدريس', meetings: 'اللقاءات' },
   weeks: 'أسابيع التدريس',
-  weeksWrong: 'عدد صحيح من 1 إلى 104',
   lastDayField: 'اليوم الأخير',
   reversed: 'يوم في الأول أو بعده، {first}',
   weekStart: 'يبدأ أسبوع التدريس',

@@ -89,6 +89,7 @@ export default {
   },
   goesLiveOn: 'Go live by itself on',
   onThisPage: 'On this page',
+  momentPast: 'This moment is past. What is to happen now has a button of its own.',
   noMoment: 'At no set moment',
   goesLive: 'Goes live {when}',
   outside: { closed: 'Closed', look: 'Look only', open: 'Open' },

@@ -42,7 +42,6 @@ export default {
   overDay: '{what} need until {needs}; the last day is {ends}.',
   numberOf: { weeks: 'Teaching weeks', meetings: 'Meetings' },
   weeks: 'Teaching weeks',
-  weeksWrong: 'A whole number from 1 to 104',
   lastDayField: 'Last day',
   reversed: 'A day on or after the first, {first}',
   weekStart: 'Teaching week begins',

@@ -97,6 +97,7 @@ export default {
   },
   goesLiveOn: 'Ponerse en marcha por sí mismo el',
   onThisPage: 'En esta página',
+  momentPast: 'Este momento ya pasó. Lo que debe ocurrir ahora tiene su propio botón.',
   noMoment: 'En ningún momento fijado',
   goesLive: 'Se pone en marcha {when}',
   outside: { closed: 'Cerrado', look: 'Solo mirar', open: 'Abierto' },

@@ -42,7 +42,6 @@ export default {
   overDay: '{what} llegan hasta el {needs}; el último día es el {ends}.',
   numberOf: { weeks: 'Semanas lectivas', meetings: 'Clases' },
   weeks: 'Semanas lectivas',
-  weeksWrong: 'Un número entero de 1 a 104',
   lastDayField: 'Último día',
   reversed: 'Un día no anterior al primero, {first}',
   weekStart: 'La semana lectiva empieza',

@@ -98,6 +98,7 @@ export default {
   },
   goesLiveOn: 'Ouvrir de soi-même le',
   onThisPage: 'Sur cette page',
+  momentPast: 'Ce moment est passé. Ce qui doit arriver maintenant a son propre bouton.',
   noMoment: 'À aucun moment fixé',
   goesLive: 'Ouvre {when}',
   outside: { closed: 'Fermé', look: 'À regarder', open: 'Ouvert' },

@@ -42,7 +42,6 @@ export default {
   overDay: '{what} vont jusqu’au {needs} ; le dernier jour est le {ends}.',
   numberOf: { weeks: 'Semaines de cours', meetings: 'Séances' },
   weeks: 'Semaines de cours',
-  weeksWrong: 'Un nombre entier de 1 à 104',
   lastDayField: 'Dernier jour',
   reversed: 'Un jour égal ou postérieur au premier, {first}',
   weekStart: 'La semaine de cours commence',

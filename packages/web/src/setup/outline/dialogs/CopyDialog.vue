@@ -10,6 +10,8 @@ import { formatDays } from '../../../words/dates.ts';
 import { newId } from '../../../stores/new-id.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
+import NumberField from '../../../ui/fields/NumberField.vue';
+import { useForm } from '../../../ui/fields/refusals.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../../node-title.ts';
 
@@ -22,17 +24,15 @@ const session = useSession();
 
 const course = computed(() => plan.course!);
 const chosen = ref<string | null>(null);
-const count = ref('1');
+const count = ref(1);
 const title = ref('');
 const most = computed(() => MAX_SECTIONS - livingSections(course.value).length);
-const isRight = computed(
-  () => /^\d+$/.test(count.value) && Number(count.value) >= 1 && Number(count.value) <= most.value,
-);
+const form = useForm();
 
 watch(isOpen, (open) => {
   if (!open) return;
   chosen.value = props.section ?? livingSections(course.value)[0]?.id ?? null;
-  count.value = String(Math.max(1, plan.planned?.spare.length ?? 1));
+  count.value = Math.max(1, plan.planned?.spare.length ?? 1);
   title.value = '';
 });
 
@@ -45,12 +45,12 @@ const sections = computed(() =>
 /** The original's number in the row of sections, so that {n} goes on from it. */
 const from = computed(() => livingSections(course.value).findIndex(({ id }) => id === chosen.value) + 2);
 const edits = computed(() =>
-  chosen.value === null || !isRight.value
+  chosen.value === null || form.isRefused.value
     ? []
     : copySection(
         course.value,
         chosen.value,
-        Number(count.value),
+        count.value,
         { title: title.value.trim() === '' ? null : title.value, from: from.value },
         newId,
       ),
@@ -84,15 +84,15 @@ const preview = computed(() => {
   <DialogBox v-model="isOpen" :title="t('setup.outline.copyTitle')" :width="640">
     <div class="fields">
       <VSelect v-model="chosen" class="wide" :items="sections" :label="t('setup.outline.copyOf')" />
-      <VTextField
-        v-model="count"
-        class="figures-field"
-        type="number"
+      <NumberField
         name="copies"
-        min="1"
-        :max="most"
+        :number="count"
+        :least="1"
+        :most="most"
         :label="t('setup.outline.copies')"
-        :error-messages="isRight ? [] : [t('setup.wholeBetween', { least: 1, most })]"
+        required
+        live
+        @set="$event !== null && (count = $event)"
       />
       <VTextField
         v-model="title"

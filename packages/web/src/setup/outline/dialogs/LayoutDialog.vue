@@ -8,7 +8,7 @@ import { useSession } from '../../../stores/session.ts';
 import ChoiceTiles from '../../../ui/fields/ChoiceTiles.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import CheckField from '../../fields/CheckField.vue';
-import NumberField from '../../fields/NumberField.vue';
+import NumberField from '../../../ui/fields/NumberField.vue';
 
 defineProps<{ readonly: boolean }>();
 const isOpen = defineModel<boolean>({ required: true });
@@ -105,7 +105,6 @@ const limit = computed(() => session.me?.institution.largestUpload ?? 100);
           :most="80"
           :label="t('setup.layout.hours')"
           :hint="t('setup.layout.hoursHint')"
-          persistent-hint
           :readonly="readonly"
           @set="set('hoursAWeek', $event, true)"
         />
@@ -117,7 +116,6 @@ const limit = computed(() => session.me?.institution.largestUpload ?? 100);
           :most="limit"
           :label="t('setup.layout.upload')"
           :hint="t('setup.layout.uploadHint', { limit })"
-          persistent-hint
           :readonly="readonly"
           @set="set('largestUpload', $event, true)"
         />

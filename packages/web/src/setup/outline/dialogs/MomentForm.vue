@@ -8,7 +8,9 @@ import { weekdayName } from '../../../words/dates.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useNodeTitle } from '../../node-title.ts';
 import DayField from '../../../ui/fields/DayField.vue';
+import TimeField from '../../../ui/fields/TimeField.vue';
 import type { SelectOption } from '../../../ui/fields/select-option.ts';
+import NumberField from '../../../ui/fields/NumberField.vue';
 import SelectField from '../../../ui/fields/SelectField.vue';
 
 const props = defineProps<{
@@ -83,7 +85,6 @@ const UNITS: readonly ShiftUnit[] = ['minutes', 'hours', 'days', 'weeks', 'month
 function shift(part: { by?: number; side?: 'before' | 'after'; unit?: ShiftUnit }): void {
   const size = part.by ?? by.value;
   const sign = (part.side ?? side.value) === 'before' ? -1 : 1;
-  if (!Number.isInteger(size) || size < 0 || size > 10_000) return;
   change({ shift: size === 0 ? null : { by: sign * size, unit: part.unit ?? unit.value } });
 }
 
@@ -125,10 +126,9 @@ const anchors = computed(() => {
     : [...all, { value: JSON.stringify(now), title: t('setup.moment.anchors.other'), anchor: now }];
 });
 
-const value = (event: Event): string => (event.target as HTMLInputElement).value;
-function setTime(next: string): void {
+function setTime(time: string | null): void {
   if (moment.value !== null && moment.value.kind !== 'usual') {
-    moment.value = { ...moment.value, time: next === '' ? null : next };
+    moment.value = { ...moment.value, time };
   }
 }
 const weekdays = computed(() =>
@@ -155,17 +155,16 @@ const weekdays = computed(() =>
     />
   </div>
   <div v-else-if="relative" class="parts">
-    <label>
-      {{ t('setup.moment.howMany') }}
-      <input
-        class="input figures short"
-        type="number"
-        min="0"
-        max="10000"
-        :value="by"
-        @input="shift({ by: Number(value($event)) })"
-      />
-    </label>
+    <NumberField
+      class="short"
+      :number="by"
+      :least="0"
+      :most="10000"
+      :label="t('setup.moment.howMany')"
+      required
+      live
+      @set="$event !== null && shift({ by: $event })"
+    />
     <SelectField
       :label="t('setup.moment.unit')"
       :value="unit"
@@ -197,13 +196,21 @@ const weekdays = computed(() =>
       name="moment-day"
       :day="moment.day"
       :label="t('setup.moment.day')"
+      required
+      live
+      warns-of-past
       @day="$event && moment?.kind === 'fixed' && (moment = { ...moment, day: $event })"
     />
   </div>
-  <label v-if="moment !== null && moment.kind !== 'usual'" class="time">
-    {{ t(`setup.moment.time.${field}`) }}
-    <input class="input figures" type="time" :value="moment.time ?? ''" @input="setTime(value($event))" />
-  </label>
+  <TimeField
+    v-if="moment !== null && moment.kind !== 'usual'"
+    class="time"
+    name="moment-time"
+    :time="moment.time"
+    :label="t(`setup.moment.time.${field}`)"
+    live
+    @set="setTime"
+  />
 </template>
 
 <style scoped>
@@ -244,20 +251,12 @@ const weekdays = computed(() =>
   margin-bottom: 10px;
 }
 
-.parts label,
 .time {
-  display: grid;
-  gap: 2px;
-  color: var(--ink-soft);
-  font-size: 12.5px;
-}
-
-.time {
-  justify-items: start;
+  width: 160px;
 }
 
 .short {
-  width: 84px;
+  flex: 0 0 110px;
 }
 
 .wide {

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** What a section, a folder or an item holds, beside the outline. */
 import { IconClock, IconX } from '@tabler/icons-vue';
-import { accentSchema, isContent, isHolder, MAX_SUMMARY, momentsOf, traitsOf } from '@itinerary/core';
+import {
+  accentSchema,
+  isContent,
+  isHolder,
+  MAX_MINUTES,
+  MAX_SUMMARY,
+  momentsOf,
+  traitsOf,
+} from '@itinerary/core';
 import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -9,6 +17,7 @@ import { VTextarea } from 'vuetify/components/VTextarea';
 import { momentWords } from '../../../learner/words/moment-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
+import DurationField from '../../../ui/fields/DurationField.vue';
 import TextField from '../../text/TextField.vue';
 import { useDraft } from '../../fields/use-draft.ts';
 import CheckField from '../../fields/CheckField.vue';
@@ -34,15 +43,6 @@ const setText = (field: string, text: string): void => set(field, text === '' ? 
 const summary = useDraft(
   () => String(read('summary') ?? ''),
   (text) => setText('summary', text),
-);
-
-const MOST_MINUTES = 10_000;
-const minutes = useDraft(
-  () => String(read('minutes') ?? ''),
-  (text) => {
-    if (text === '') set('minutes', null, true);
-    else if (/^\d+$/.test(text) && Number(text) <= MOST_MINUTES) set('minutes', Number(text), true);
-  },
 );
 
 const has = (field: string): boolean => field in props.node;
@@ -101,18 +101,17 @@ const moments = computed(() => {
         >
         <span class="figures">{{ words }}</span>
       </button>
-      <label v-if="isContent(node)" class="moment">
-        <span class="soft">{{ t('setup.outline.columns.minutes') }}</span>
-        <input
-          class="figures minutes"
-          inputmode="numeric"
-          maxlength="5"
-          :value="minutes.draft.value"
-          :readonly="readonly"
-          @input="minutes.typed(($event.target as HTMLInputElement).value)"
-          @blur="minutes.left"
-        />
-      </label>
+      <DurationField
+        v-if="isContent(node)"
+        :key="node.id"
+        class="minutes"
+        name="minutes"
+        :minutes="node.minutes"
+        :most="MAX_MINUTES"
+        :label="t('setup.outline.columns.minutes')"
+        :readonly="readonly"
+        @set="set('minutes', $event)"
+      />
     </div>
     <AddressField v-if="'address' in node" :target="node.id" :address="node.address" :readonly="readonly" />
     <FileField v-if="'file' in node" :item="node" :readonly="readonly" />
@@ -226,13 +225,6 @@ header {
   background: var(--card);
   text-align: start;
   cursor: pointer;
-}
-
-.minutes {
-  width: 100%;
-  padding: 0;
-  border: 0;
-  background: none;
 }
 
 .moment .soft {

@@ -1,30 +1,35 @@
 <script setup lang="ts">
-import { useDraft } from '../../fields/use-draft.ts';
+/** The minutes of a line, typed as people type how long something takes. */
+import { MAX_MINUTES, readDuration } from '@itinerary/core';
+import { useI18n } from 'vue-i18n';
+import { typedIn } from '../../../ui/fields/typed-in.ts';
+import { useTyped } from '../../../ui/fields/use-typed.ts';
 
 const props = defineProps<{ minutes: number | null; label: string; readonly: boolean }>();
 const emit = defineEmits<{ typed: [minutes: number | null] }>();
-const MOST = 10_000;
-const { draft, typed, left } = useDraft(
-  () => (props.minutes === null ? '' : String(props.minutes)),
-  (text) => {
-    if (text === '') emit('typed', null);
-    else if (/^\d+$/.test(text) && Number(text) <= MOST) emit('typed', Number(text));
-  },
-);
+const { locale } = useI18n();
+const { shown, sentence, type, leave } = useTyped<number>({
+  value: () => props.minutes,
+  read: (text) => readDuration(text, { least: 0, most: MAX_MINUTES }, typedIn(locale.value)),
+  // Under its heading, minutes are figures alone.
+  write: String,
+  take: (minutes) => emit('typed', minutes),
+});
 </script>
 
 <template>
   <input
     class="minutes-cell figures"
-    :value="draft"
-    inputmode="numeric"
-    maxlength="5"
-    :aria-label="label"
+    :value="shown"
+    :aria-label="sentence === null ? label : `${label}. ${sentence}`"
+    :aria-invalid="sentence !== null"
+    :title="sentence ?? undefined"
     :readonly="readonly"
     placeholder="–"
     data-cell="minutes"
-    @input="typed(($event.target as HTMLInputElement).value)"
-    @blur="left"
+    @input="type(($event.target as HTMLInputElement).value)"
+    @blur="leave"
+    @keydown.enter="leave"
   />
 </template>
 
@@ -37,6 +42,11 @@ const { draft, typed, left } = useDraft(
   border-radius: 4px;
   background: none;
   text-align: end;
+}
+
+.minutes-cell[aria-invalid='true'] {
+  border-color: var(--blocker);
+  background: var(--blocker-pale);
 }
 
 .minutes-cell::placeholder {
