@@ -1,6 +1,6 @@
 /** What comes to learners while they look: a draft that goes live by itself, and words that were held. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, goLive, INES, NOOR, ownCourse, signedInAs } from '../support/people.ts';
+import { addLearner, allSaved, goLive, INES, NOOR, ownCourse, signedInAs, put } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
 test('a draft goes live at a moment, on a learner’s open desk, without a reload', async ({
@@ -24,8 +24,8 @@ test('a draft goes live at a moment, on a learner’s open desk, without a reloa
 
     await page.goto(`/setup/${id}/access`);
     const field = page.locator('#field-goesLive');
-    await field.getByLabel('Go live by itself on').fill('2027-02-17');
-    await field.getByLabel('Time').fill('08:00');
+    await put(field.getByRole('textbox', { name: 'Go live by itself on' }), '2027-02-17');
+    await put(field.getByLabel('Time'), '08:00');
     await field.getByRole('button', { name: 'Set it' }).click();
     await expect(page.getByText('Goes live Wed 17 Feb 08:00')).toBeVisible();
     await allSaved(page);

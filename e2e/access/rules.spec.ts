@@ -13,6 +13,8 @@ import {
   send,
   setting,
   signedInAs,
+  put,
+  choose,
 } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
@@ -38,10 +40,9 @@ test('units that open one week after joining, for two who joined ten days apart'
   const dialog = page.getByRole('dialog');
   await dialog.getByText('From a moment on').click();
   await dialog.getByRole('radio', { name: 'So long before or after something' }).check();
-  await dialog.getByLabel('How many').fill('1');
-  await dialog.getByLabel('Of what').selectOption('weeks');
-  const joining = page.locator('option', { hasText: 'the day of joining' });
-  await dialog.locator('select', { has: joining }).selectOption({ label: 'the day of joining' });
+  await put(dialog.getByLabel('How many'), '1');
+  await choose(dialog.getByLabel('Of what'), 'weeks');
+  await choose(dialog.getByRole('combobox', { name: 'What', exact: true }), 'the day of joining');
   await dialog.getByRole('button', { name: 'Set it' }).click();
   await allSaved(page);
 
@@ -92,8 +93,8 @@ test('a circle of rules is found, named, and cut with one press', async ({ page 
   await page.getByRole('button', { name: /Change this sentence/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'One more condition' }).click();
-  await dialog.getByLabel('What it waits for').selectOption('after an item is done');
-  await dialog.getByLabel('Item').selectOption('3.1 Page 3');
+  await choose(dialog.getByLabel('What it waits for'), 'after an item is done');
+  await choose(dialog.getByLabel('Item'), '3.1 Page 3');
   await expect(dialog.getByText('Opens after 3.1 Page 3 is done.')).toBeVisible();
   await expect(
     dialog.getByText(/It would wait for itself: 1\.1 Page 1 → 3\.1 Page 3 → 2\.1 Page 2/),
@@ -153,7 +154,7 @@ test('one class has its own due day, and one learner an extension', async ({ pag
   ]);
   await goLive(page, id);
   await page.goto(`/setup/${id}/access`);
-  await page.getByLabel('Group or class').selectOption('Class');
+  await choose(page.getByLabel('Group or class'), 'Class');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByLabel('Class', { exact: true }).fill('Class A');
   await allSaved(page);
@@ -168,11 +169,11 @@ test('one class has its own due day, and one learner an extension', async ({ pag
   const add = async (who: string, day: string): Promise<void> => {
     await page.getByRole('button', { name: 'Add an exception' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Who').selectOption(who);
-    await dialog.getByLabel('What').first().selectOption('1.1 Core log');
+    await choose(dialog.getByLabel('Who'), who);
+    await choose(dialog.getByLabel('What').first(), '1.1 Core log');
     await dialog
       .getByRole('textbox', { name: 'Day' })
-      .or(dialog.getByLabel('Day', { exact: true }))
+      .or(dialog.getByRole('textbox', { name: 'Day', exact: true }))
       .first()
       .fill(day);
     await dialog.getByRole('button', { name: 'Set it' }).click();

@@ -9,6 +9,8 @@ import {
   send,
   setting,
   signedInAs,
+  put,
+  choose,
 } from '../support/people.ts';
 
 const preview = { role: 'complementary', name: 'What a learner sees' } as const;
@@ -71,7 +73,7 @@ test('the timeline steps through what changes, asks the server for nothing, and 
   await marker.focus();
   await page.keyboard.press('End');
   await expect(pane.getByText(/^Opens/)).toHaveCount(0);
-  await page.getByLabel('To a day').fill('2027-03-10');
+  await put(page.getByRole('textbox', { name: 'To a day' }), '2027-03-10');
   await expect(marker).toHaveAttribute('aria-valuetext', 'Wed 10 Mar');
   await expect(pane.getByText('Opens Mon 15 Mar 10:00', { exact: true })).toBeVisible();
   await page.keyboard.press('Tab');
@@ -90,7 +92,7 @@ test('as a visitor, as somebody passing by, as a real learner, and two beside ea
   const pane = page.getByRole(preview.role, { name: preview.name });
   await page.getByRole('button', { name: 'See as …' }).click();
   const who = pane.getByRole('combobox', { name: 'See as …' });
-  await who.selectOption('somebody passing by');
+  await choose(who, 'somebody passing by');
   await expect(pane.getByText('There is no course for them.')).toBeVisible();
   await expect(pane.getByText('They are not on the course.')).toBeVisible();
 
@@ -100,9 +102,9 @@ test('as a visitor, as somebody passing by, as a real learner, and two beside ea
     .click();
   await expect(pane.getByRole('group', { name: 'About this course' })).toBeVisible();
   await expect(pane.getByText('Page 1')).toHaveCount(0);
-  await who.selectOption('a visitor');
+  await choose(who, 'a visitor');
   await expect(pane.getByText('Page 1').first()).toBeVisible();
-  await who.selectOption('Noor Rahimi');
+  await choose(who, 'Noor Rahimi');
   await expect(pane.getByRole('button', { name: 'Noor Rahimi' })).toBeVisible();
 
   await pane.getByRole('button', { name: 'See it at full size' }).click();

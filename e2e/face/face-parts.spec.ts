@@ -14,6 +14,7 @@ import {
   signedInAs,
   signOut,
   STAFF,
+  choose,
 } from '../support/people.ts';
 
 const pane = (page: Page) => page.getByRole('complementary', { name: 'What a learner sees' });
@@ -55,7 +56,7 @@ test('panels of the home page move and cross by keyboard, and the preview follow
   expect(await panelsIn(narrow(page))).toContain('Sections');
 
   const home = page.getByRole('region', { name: 'Home page' });
-  await home.getByRole('combobox', { name: 'Add a panel' }).selectOption('This week');
+  await choose(home.getByRole('combobox', { name: 'Add a panel' }), 'This week');
   await home.getByRole('button', { name: 'Add it' }).click();
   await expect(wide(page).getByLabel('This week. Not there now: nothing in it')).toBeFocused();
   await expect(pane(page).getByRole('group', { name: 'Sections' })).toBeVisible();
@@ -136,11 +137,11 @@ test('staff propose a menu and keep the institution’s pages; a course takes ov
   await expect(isSame).toBeVisible();
 
   const menu = page.getByRole('region', { name: 'Menu', exact: true });
-  await menu.getByRole('combobox', { name: 'Add', exact: true }).selectOption('A page of the institution');
-  await menu.getByRole('combobox', { name: 'Which one' }).selectOption('Writing room');
+  await choose(menu.getByRole('combobox', { name: 'Add', exact: true }), 'A page of the institution');
+  await choose(menu.getByRole('combobox', { name: 'Which one' }), 'Writing room');
   await menu.getByRole('button', { name: 'Add it' }).click();
   await expect(menu.getByRole('listitem', { name: 'Writing room' })).toBeFocused();
-  await menu.getByRole('combobox', { name: 'Add', exact: true }).selectOption('An outside address');
+  await choose(menu.getByRole('combobox', { name: 'Add', exact: true }), 'An outside address');
   await menu.getByRole('textbox', { name: 'Address' }).fill('not an address');
   await expect(menu.getByRole('alert')).toContainText('“not an address” is no address');
   await expect(menu.getByRole('button', { name: 'Add it' })).toBeDisabled();
@@ -160,7 +161,7 @@ test('a course holds a language, and calls its people by its own words', async (
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   await page.goto(`/setup/${id}/look`);
-  await page.getByRole('combobox', { name: 'Language of the learners’ pages' }).selectOption('Français');
+  await choose(page.getByRole('combobox', { name: 'Language of the learners’ pages' }), 'Français');
   await page.getByLabel('Hold it for everybody').check();
   const role = page.getByRole('region', { name: 'What people are called' });
   await role.getByLabel('One of them').nth(2).fill('Marin');

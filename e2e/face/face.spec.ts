@@ -15,6 +15,7 @@ import {
   signedInAs,
   speak,
   tabTo,
+  choose,
 } from '../support/people.ts';
 
 const entry = (leads: unknown, at: number) => ({
@@ -144,7 +145,7 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
     await expect(dialog.getByLabel('What you need')).toHaveValue('Boots, and a pencil.');
     await dialog.getByRole('button', { name: 'Make the page' }).click();
     await expect(dialog).toHaveCount(0);
-    await page.getByRole('combobox', { name: 'Learners arrive at' }).selectOption('the section that is on');
+    await choose(page.getByRole('combobox', { name: 'Learners arrive at' }), 'the section that is on');
     await expect(page.getByText('Now that is: Start here')).toBeVisible();
     // The start page has put itself into the menu; it is reached by arriving, and leaves it again.
     await page.getByRole('button', { name: 'Take Start here out' }).click();

@@ -1,7 +1,7 @@
 /** A course through its states, and off the usual way: practice, no dates yet, very large, at full size. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse, signedInAs } from '../support/people.ts';
+import { allSaved, comeInAs, INES, NOOR, ownCourse, signedInAs, put } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
@@ -22,8 +22,8 @@ test('live, archived, and back to draft: learners see what the state says', asyn
   await expect(card).toHaveCount(0);
 
   await page.goto(`/setup/${id}/readiness`);
-  await page.getByRole('main').getByRole('button', { name: 'Go live' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Go live' }).click();
+  await page.getByRole('main').getByRole('button', { name: 'Go live', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Go live', exact: true }).click();
   await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
   await noor.reload();
   await card.click();
@@ -71,10 +71,10 @@ test('a course without a first day can be begun; the timeline waits, and a block
   await page.goto('/new-course');
   await page.getByLabel('Title').fill('Dates can wait');
   await page.getByLabel('Code').fill('WAIT-1');
-  await page.getByLabel('First day').fill('');
-  await page.getByLabel('Teaching weeks').fill('0');
+  await put(page.getByRole('textbox', { name: 'First day' }), '');
+  await put(page.getByLabel('Teaching weeks'), '0');
   await expect(page.getByText('A whole number from 1 to 104')).toBeVisible();
-  await page.getByLabel('Teaching weeks').fill('2');
+  await put(page.getByLabel('Teaching weeks'), '2');
   await page.getByRole('button', { name: 'Open the course as a draft' }).click();
   await expect(page.getByText('The timeline is drawn when the course has a first day.')).toBeVisible();
   await stop(page, 'Readiness').click();
@@ -84,9 +84,9 @@ test('a course without a first day can be begun; the timeline waits, and a block
     .filter({ hasText: 'no first day' })
     .getByRole('button', { name: 'Go to Dates & format' })
     .click();
-  const day = page.getByLabel('First day');
+  const day = page.getByRole('textbox', { name: 'First day' });
   await expect(day).toBeFocused();
-  await day.fill('2027-03-01');
+  await put(day, '2027-03-01');
   await expect(page.getByRole('slider')).toBeVisible();
   await expect(page.getByRole('cell', { name: '8–14 Mar' })).toBeVisible();
   await allSaved(page);
@@ -98,7 +98,7 @@ test('fewer weeks than sections: what has no week is said, kept, and cured with 
   await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'SHORT-1');
   await page.goto(`/setup/${id}/dates`);
-  await page.getByLabel('Teaching weeks').fill('2');
+  await put(page.getByLabel('Teaching weeks'), '2');
   await expect(page.getByText('One section has no week to stand in')).toBeVisible();
   await stop(page, 'Outline').click();
   await expect(page.getByRole('row', { name: /No place left/ }).first()).toBeVisible();

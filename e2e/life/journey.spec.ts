@@ -1,6 +1,17 @@
 /** From nothing to a learner's screen, as somebody who has never seen Itinerary; pictures are taken on the way. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, LIVE, liveCourse, NOOR, signOut, speak } from '../support/people.ts';
+import {
+  allSaved,
+  comeInAs,
+  INES,
+  LIVE,
+  liveCourse,
+  NOOR,
+  signOut,
+  speak,
+  put,
+  choose,
+} from '../support/people.ts';
 import { picture } from '../support/pictures.ts';
 
 test('an instructor sets up a course and goes live, and a learner reads it', async ({ page, context }) => {
@@ -29,8 +40,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await stop('Dates & format').click();
     await expect(page.getByText('Begin on Mon 17 May')).toBeVisible();
     await picture(page, 'setup-dates');
-    await page.getByLabel('First day', { exact: true }).fill('2027-05-24');
-    await page.getByRole('button', { name: 'See what moves' }).click();
+    await put(page.getByRole('textbox', { name: 'First day', exact: true }), '2027-05-24');
     await expect(page.getByRole('dialog', { name: 'Before it changes' })).toBeVisible();
     await picture(page, 'what-if');
     await page.getByRole('button', { name: 'Leave it as it is' }).click();
@@ -50,7 +60,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await expect(page.getByRole('row', { name: /^The first minute/ })).toContainText('of 49 items');
     await picture(page, 'setup-access');
     await page.getByRole('button', { name: 'See as …' }).click();
-    await page.getByLabel('Who has done').selectOption('half of what counts');
+    await choose(page.getByLabel('Who has done'), 'half of what counts');
     await picture(page, 'see-as');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
@@ -89,8 +99,8 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await expect(page.getByRole('button', { name: 'Open the course as a draft' })).toBeDisabled();
     await page.getByRole('button', { name: 'Take EFM-210-SPR27-2' }).click();
     await expect(page.getByText('This code is free.')).toBeVisible();
-    await page.getByLabel('First day').fill('2027-02-10');
-    await page.getByLabel('Teaching weeks').fill('3');
+    await put(page.getByRole('textbox', { name: 'First day' }), '2027-02-10');
+    await put(page.getByLabel('Teaching weeks'), '3');
     await expect(page.getByText('Tue 2 Mar')).toBeVisible();
     await expect(page.getByText('Wednesday is in mid-week')).toBeVisible();
     await picture(page, 'new-course');
@@ -111,9 +121,9 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await stop('Dates & format').click();
     await expect(page.getByText('The first day is a Wednesday')).toBeVisible();
     await page.getByText('Begin on Mon 8 Feb').click();
-    await expect(page.getByLabel('First day')).toHaveValue('2027-02-08');
+    await expect(page.getByRole('textbox', { name: 'First day' })).toHaveValue('Mon 8 Feb');
     await expect(page.getByRole('cell', { name: '15–21 Feb' }).first()).toBeVisible();
-    await page.getByLabel('Teaching weeks').fill('4');
+    await put(page.getByLabel('Teaching weeks'), '4');
     await expect(page.getByText('No section here yet')).toBeVisible();
     await expect(page.getByRole('definition').filter({ hasText: 'Sun 7 Mar' })).toBeVisible();
     await page.getByRole('button', { name: 'Add a section for it' }).click();
@@ -123,7 +133,9 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
   await test.step('Readiness stops it: there is nothing to open', async () => {
     await page.getByRole('button', { name: /Go live/ }).click();
     await expect(page.getByRole('dialog').getByText('Nothing in the course is shown')).toBeVisible();
-    await expect(page.getByRole('dialog').getByRole('button', { name: 'Go live' })).toHaveCount(0);
+    await expect(page.getByRole('dialog').getByRole('button', { name: 'Go live', exact: true })).toHaveCount(
+      0,
+    );
     await page.getByRole('button', { name: 'Cancel' }).click();
   });
 
@@ -132,7 +144,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByLabel('Title of section 1', { exact: true }).fill('Reading a tide table');
     await page.getByRole('button', { name: 'Add a page to Reading a tide table' }).click();
     await page.getByLabel('Title of item 1.1').fill('Why tides lag the moon');
-    await page.getByLabel('Minutes for Why tides lag the moon').fill('25');
+    await put(page.getByLabel('Minutes for Why tides lag the moon'), '25');
     await page.getByRole('textbox', { name: 'Text' }).click();
     await page.keyboard.type('The moon is overhead; the tide is not. Compare ');
     await page.getByRole('button', { name: 'Link', exact: true }).last().click();
@@ -163,7 +175,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
       .getByRole('button', { name: /Go live/ })
       .click();
     await expect(page.getByText('one learner will find it on their desk')).toBeVisible();
-    await page.getByRole('dialog').getByRole('button', { name: 'Go live' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Go live', exact: true }).click();
     await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
     await signOut(page);
   });

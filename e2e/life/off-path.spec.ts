@@ -1,7 +1,7 @@
 /** Off the usual way: input that cannot be right, at its field and with nothing lost; narrow screens; no line. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, INES, ownCourse, signedInAs } from '../support/people.ts';
+import { allSaved, INES, ownCourse, signedInAs, put } from '../support/people.ts';
 
 /** What the server holds, whatever the screen says. */
 async function kept(page: Page, id: string): Promise<{ dates: Record<string, unknown> }> {
@@ -18,9 +18,9 @@ test('numbers and days that cannot be right are said at their field, and what st
   const weeks = page.getByLabel('Teaching weeks');
 
   for (const wrong of ['0', '10000', '-3', '2.5']) {
-    await weeks.fill(wrong);
+    await put(weeks, wrong);
     await expect(page.getByText('A whole number from 1 to 104')).toBeVisible();
-    await weeks.blur();
+    await expect(weeks).toHaveValue(wrong);
     expect((await kept(page, id)).dates).toMatchObject({ weeks: 3 });
   }
   await page.reload();
@@ -28,11 +28,10 @@ test('numbers and days that cannot be right are said at their field, and what st
 
   // A last day before the first.
   await page.getByRole('radio', { name: /Until a day/ }).check();
-  await page.getByLabel('Last day', { exact: true }).fill('2027-02-01');
+  await put(page.getByRole('textbox', { name: 'Last day', exact: true }), '2027-02-01');
   await expect(page.getByText('A day on or after the first, Mon 1 Mar')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'See what moves' })).toHaveCount(0);
-  await page.getByLabel('Last day', { exact: true }).press('Enter');
-  await expect(page.getByLabel('Last day', { exact: true })).not.toHaveValue('2027-02-01');
+  await page.getByRole('textbox', { name: 'Last day', exact: true }).press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Last day', exact: true })).toHaveValue('2027-02-01');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   expect((await kept(page, id)).dates['lastDay']).not.toBe('2027-02-01');
   await allSaved(page);
@@ -45,11 +44,11 @@ test('a pause needs a name, an order, and something left to teach; Escape leaves
   const { id } = await ownCourse(page, 'ASIDE-2');
   await page.goto(`/setup/${id}/dates`);
   await page.getByRole('button', { name: 'Add a pause' }).click();
-  await page.getByLabel('First day without teaching').fill('2027-03-12');
-  await page.getByLabel('Last day without teaching').fill('2027-03-08');
+  await put(page.getByRole('textbox', { name: 'First day without teaching' }), '2027-03-12');
+  await put(page.getByRole('textbox', { name: 'Last day without teaching' }), '2027-03-08');
   await expect(page.getByText('A day on or after the first one')).toBeVisible();
-  await page.getByLabel('First day without teaching').fill('2027-01-01');
-  await page.getByLabel('Last day without teaching').fill('2027-12-31');
+  await put(page.getByRole('textbox', { name: 'First day without teaching' }), '2027-01-01');
+  await put(page.getByRole('textbox', { name: 'Last day without teaching' }), '2027-12-31');
   await page.getByLabel('Name', { exact: true }).fill('Everything');
   await expect(page.getByText('This pause covers the whole course')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this pause' }).click();

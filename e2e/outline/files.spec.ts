@@ -1,6 +1,6 @@
 /** Files: chosen, several at once, stopped, refused; and what a learner gets of them. */
 import { expect, test } from '@playwright/test';
-import { allSaved, INES, ownCourse, signedInAs } from '../support/people.ts';
+import { allSaved, INES, ownCourse, signedInAs, put } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -45,9 +45,9 @@ test('a file beyond the course’s limit is not sent; one on its way is stopped'
   const { id } = await ownCourse(page, 'FILES-2');
   await page.goto(`/setup/${id}/outline`);
   await page.getByRole('button', { name: 'Numbers, reading' }).click();
-  await page.getByLabel('Largest upload, in MB').fill('900');
+  await put(page.getByLabel('Largest upload, in MB'), '900');
   await expect(page.getByText('A whole number from 1 to 200')).toBeVisible();
-  await page.getByLabel('Largest upload, in MB').fill('1');
+  await put(page.getByLabel('Largest upload, in MB'), '1');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Add: File' }).click();
   const panel = page.getByRole('complementary', { name: /What .* holds/ });

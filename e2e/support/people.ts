@@ -53,6 +53,18 @@ export async function tabTo(page: Page, target: Locator): Promise<void> {
   throw new Error('the Tab key does not lead there');
 }
 
+/** Types into a field, and leaves it: what is typed counts then. */
+export async function put(field: Locator, text: string): Promise<void> {
+  await field.fill(text);
+  await field.blur();
+}
+
+/** Opens a list, and takes a line of it. */
+export async function choose(list: Locator, title: string): Promise<void> {
+  await list.click({ force: true });
+  await list.page().getByRole('option', { name: title, exact: true }).click();
+}
+
 /** As if somebody had chosen the language before. */
 export async function speak(page: Page, language: string): Promise<void> {
   await page.evaluate((chosen) => localStorage.setItem('itinerary.locale', chosen), language);

@@ -1,7 +1,7 @@
 /** Rich text as it is written and as it is read: tables, pictures, formulas, links that stay right. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, INES, NOOR, ownCourse, send, signedInAs } from '../support/people.ts';
+import { allSaved, INES, NOOR, ownCourse, send, signedInAs, put } from '../support/people.ts';
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -174,7 +174,7 @@ test('a worked unit, copied: links within it lead to the copy', async ({ page })
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Copy unit' }).click();
   const copy = page.getByRole('dialog', { name: 'A worked unit, copied' });
-  await copy.getByLabel('Copies', { exact: true }).fill('1');
+  await put(copy.getByLabel('Copies', { exact: true }), '1');
   await copy.getByRole('button', { name: /^Make/ }).click();
   await allSaved(page);
   await page.getByRole('button', { name: 'Edit what Page 1 holds' }).nth(1).click();

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
 import { useTryAgain } from './try-again.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const { t } = useI18n();
 const { trying, again } = useTryAgain(() => location.href);
@@ -10,9 +11,9 @@ const { trying, again } = useTryAgain(() => location.href);
   <main id="main" class="away">
     <h1>{{ t('common.away.title') }}</h1>
     <p>{{ t('common.away.text') }}</p>
-    <button class="button main" type="button" :disabled="trying" @click="again">
+    <PushButton weight="main" :disabled="trying" @click="again">
       {{ t('common.away.again') }}
-    </button>
+    </PushButton>
   </main>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What went wrong with the page itself, at its foot; what else can be done about it stands in the slot. */
 import { useI18n } from 'vue-i18n';
+import PushButton from '../ui/frame/PushButton.vue';
 
 defineProps<{ text: string }>();
 defineEmits<{ close: [] }>();
@@ -11,7 +12,7 @@ const { t } = useI18n();
   <p class="notice" role="alert">
     {{ text }}
     <slot />
-    <button class="button small" type="button" @click="$emit('close')">{{ t('common.close') }}</button>
+    <PushButton small @click="$emit('close')">{{ t('common.close') }}</PushButton>
   </p>
 </template>
 

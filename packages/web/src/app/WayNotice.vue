@@ -5,6 +5,7 @@ import { useSession } from '../stores/session.ts';
 import FootNotice from './FootNotice.vue';
 import { useTryAgain } from './try-again.ts';
 import { failedAt, forgetFailure, isSlow } from './under-way.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const { t } = useI18n();
 const session = useSession();
@@ -22,9 +23,9 @@ const { trying, again } = useTryAgain(() => failedAt.value ?? '/');
     :text="t('common.way.failed')"
     @close="forgetFailure"
   >
-    <button class="button small" type="button" :disabled="trying" @click="again">
+    <PushButton small :disabled="trying" @click="again">
       {{ t('common.away.again') }}
-    </button>
+    </PushButton>
   </FootNotice>
 </template>
 

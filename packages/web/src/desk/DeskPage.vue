@@ -16,6 +16,7 @@ import DeskFilters from './DeskFilters.vue';
 import { filterCourses, isFiltering, NO_FILTER } from './filter.ts';
 import type { DeskFilter } from './filter.ts';
 import { nextToStart } from './next-to-start.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 /** Few are staff of the institution: its dialogs come when they are wanted. */
 const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue'));
@@ -57,17 +58,17 @@ const lead = computed(() => {
   <AppBar>
     <template #end>
       <span v-if="term" class="term">{{ term }}</span>
-      <button v-if="isStaff" class="button" type="button" @click="isShowingPages = true">
+      <PushButton v-if="isStaff" @click="isShowingPages = true">
         <IconLifebuoy :size="18" aria-hidden="true" />
         <span class="words">{{ t('desk.pages.button') }}</span>
-      </button>
-      <button v-if="isStaff" class="button" type="button" @click="isShowingHolidays = true">
+      </PushButton>
+      <PushButton v-if="isStaff" @click="isShowingHolidays = true">
         <IconCalendarOff :size="18" aria-hidden="true" />
         <span class="words">{{ t('desk.holidays.button') }}</span>
-      </button>
-      <RouterLink v-if="session.me?.mayCreate" class="button" to="/new-course">
+      </PushButton>
+      <PushButton v-if="session.me?.mayCreate" to="/new-course">
         <IconPlus :size="18" aria-hidden="true" /> <span class="words">{{ t('desk.new.title') }}</span>
-      </RouterLink>
+      </PushButton>
     </template>
   </AppBar>
   <main v-if="answer !== null && state === 'there'" id="main" class="desk">
@@ -92,14 +93,14 @@ const lead = computed(() => {
     <section v-if="shown.length === 0" class="empty">
       <template v-if="isFiltering(filter)">
         <h2>{{ t('desk.noneFound') }}</h2>
-        <button class="button" type="button" @click="filter = NO_FILTER">{{ t('desk.showAll') }}</button>
+        <PushButton @click="filter = NO_FILTER">{{ t('desk.showAll') }}</PushButton>
       </template>
       <template v-else-if="session.me?.mayCreate">
         <h2>{{ t('desk.none') }}</h2>
         <p class="soft">{{ t('desk.noneText') }}</p>
-        <button class="button main" type="button" @click="router.push('/new-course')">
+        <PushButton weight="main" @click="router.push('/new-course')">
           {{ t('desk.new.title') }}
-        </button>
+        </PushButton>
       </template>
       <template v-else>
         <h2>{{ t('desk.noneOpen') }}</h2>

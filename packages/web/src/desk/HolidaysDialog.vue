@@ -10,6 +10,7 @@ import { useSession } from '../stores/session.ts';
 import IconButton from '../ui/frame/IconButton.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
@@ -89,10 +90,10 @@ async function remove(id: string, name: string): Promise<void> {
       @change="read"
     />
     <template #foot>
-      <button class="button" type="button" :disabled="isBusy" @click="picker?.click()">
+      <PushButton :disabled="isBusy" @click="picker?.click()">
         <IconUpload :size="17" aria-hidden="true" /> {{ t('desk.holidays.choose') }}
-      </button>
-      <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+      </PushButton>
+      <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
     </template>
   </KeepingDialog>
 </template>

@@ -15,6 +15,8 @@ import IconButton from '../ui/frame/IconButton.vue';
 import SelectField from '../ui/fields/SelectField.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
+import PushButton from '../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
@@ -78,6 +80,13 @@ const besides = computed(() => [
   { value: '' as const, title: t('desk.pages.everywhere') },
   ...(Object.keys(AREA_PATHS) as Area[]).map((area) => ({ value: area, title: t(`learner.areas.${area}`) })),
 ]);
+
+function setAddress(address: string): void {
+  if (draft.value !== null) draft.value.address = address;
+}
+function setName(language: (typeof LOCALES)[number], name: string): void {
+  if (draft.value !== null) draft.value.names[language] = name;
+}
 </script>
 
 <template>
@@ -128,37 +137,38 @@ const besides = computed(() => [
         :options="besides"
         @choose="draft.beside = $event"
       />
-      <label class="whole">
-        <span class="soft">{{ t('desk.pages.address') }}</span>
-        <input
-          v-model="draft.address"
-          class="input"
-          type="text"
-          inputmode="url"
-          maxlength="2000"
-          placeholder="https://"
-          required
-        />
-      </label>
-      <label v-for="language in LOCALES" :key="language">
-        <span class="soft">{{
-          t('desk.pages.nameIn', { language: t(`common.languages.${language}`) })
-        }}</span>
-        <input v-model="draft.names[language]" class="input" type="text" maxlength="60" :lang="language" />
-      </label>
+      <VTextField
+        :model-value="draft?.address ?? ''"
+        @update:model-value="setAddress"
+        class="whole"
+        inputmode="url"
+        maxlength="2000"
+        placeholder="https://"
+        required
+        :label="t('desk.pages.address')"
+      />
+      <VTextField
+        v-for="language in LOCALES"
+        :key="language"
+        :model-value="draft?.names[language] ?? ''"
+        @update:model-value="setName(language, $event)"
+        maxlength="60"
+        :lang="language"
+        :label="t('desk.pages.nameIn', { language: t(`common.languages.${language}`) })"
+      />
     </form>
     <template #foot>
       <template v-if="draft">
-        <button class="button" type="button" @click="draft = null">{{ t('common.cancel') }}</button>
-        <button class="button main" type="submit" form="institution-page" :disabled="isBusy">
+        <PushButton @click="draft = null">{{ t('common.cancel') }}</PushButton>
+        <PushButton weight="main" type="submit" form="institution-page" :disabled="isBusy">
           {{ t('desk.pages.keep') }}
-        </button>
+        </PushButton>
       </template>
       <template v-else>
-        <button class="button" type="button" @click="open(null)">
+        <PushButton @click="open(null)">
           <IconPlus :size="17" aria-hidden="true" /> {{ t('desk.pages.add') }}
-        </button>
-        <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+        </PushButton>
+        <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
       </template>
     </template>
   </KeepingDialog>
@@ -179,11 +189,5 @@ li {
 
 .whole {
   grid-column: 1 / -1;
-}
-
-label {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
 }
 </style>

@@ -16,6 +16,7 @@ import DayField from '../ui/fields/DayField.vue';
 import NumberField from '../ui/fields/NumberField.vue';
 import PurposeTiles from '../ui/fields/PurposeTiles.vue';
 import { useForm } from '../ui/fields/refusals.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const { t, locale } = useI18n();
 const sentence = useProblemSentence();
@@ -138,10 +139,10 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
       </p>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <div class="acts">
-        <button class="button main" type="submit" :disabled="!isReady || isBusy">
+        <PushButton weight="main" type="submit" :disabled="!isReady || isBusy">
           {{ t('desk.new.create') }}
-        </button>
-        <RouterLink class="button bare" to="/desk">{{ t('common.cancel') }}</RouterLink>
+        </PushButton>
+        <PushButton weight="bare" to="/desk">{{ t('common.cancel') }}</PushButton>
       </div>
     </form>
   </main>

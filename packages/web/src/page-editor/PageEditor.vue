@@ -7,6 +7,7 @@ import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask } from '../api/client.ts';
 import { useProblemSentence } from '../words/problems.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const props = defineProps<{ courseId: string; itemId: string }>();
 const emit = defineEmits<{ done: [] }>();
@@ -85,25 +86,25 @@ const tools = computed(() => {
   <section class="page-editor">
     <p :id="labelId" class="soft">{{ t('learner.changePage.label') }}</p>
     <div class="tools">
-      <button
+      <PushButton
         v-for="tool in tools"
         :key="tool.name"
-        class="button bare square"
-        type="button"
+        weight="bare"
+        square
         :aria-label="t(`learner.changePage.${tool.name}`)"
         :aria-pressed="tool.on"
         @click="tool.act"
       >
         <component :is="tool.icon" :size="18" aria-hidden="true" />
-      </button>
+      </PushButton>
     </div>
     <EditorContent v-if="editor" class="words" :editor="editor" />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <p class="acts">
-      <button class="button main" type="button" :disabled="!isLoaded" @click="save">
+      <PushButton weight="main" :disabled="!isLoaded" @click="save">
         {{ t('learner.changePage.save') }}
-      </button>
-      <button class="button" type="button" @click="emit('done')">{{ t('common.cancel') }}</button>
+      </PushButton>
+      <PushButton @click="emit('done')">{{ t('common.cancel') }}</PushButton>
     </p>
   </section>
 </template>

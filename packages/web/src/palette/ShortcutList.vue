@@ -2,6 +2,7 @@
 /** The keys there are. Opened with a question mark. */
 import { useI18n } from 'vue-i18n';
 import DialogBox from '../ui/frame/DialogBox.vue';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const open = defineModel<boolean>({ required: true });
 const { t } = useI18n();
@@ -31,7 +32,7 @@ const KEYS = [
       </div>
     </dl>
     <template #foot>
-      <button class="button" type="button" @click="open = false">{{ t('common.close') }}</button>
+      <PushButton @click="open = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>

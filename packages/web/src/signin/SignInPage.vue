@@ -9,6 +9,7 @@ import { useProblemSentence } from '../words/problems.ts';
 import AppMark from '../ui/frame/AppMark.vue';
 import LanguageChoice from './LanguageChoice.vue';
 import { useSession } from '../stores/session.ts';
+import PushButton from '../ui/frame/PushButton.vue';
 
 const { t } = useI18n();
 const sentence = useProblemSentence();
@@ -86,9 +87,9 @@ const initials = (name: string): string =>
           required
         />
         <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-        <button class="button main" type="submit" :disabled="isBusy || !address || !password">
+        <PushButton weight="main" type="submit" :disabled="isBusy || !address || !password">
           {{ t('common.signIn.enter') }}
-        </button>
+        </PushButton>
       </form>
       <section v-if="cards.length > 0" class="demo" aria-labelledby="demo-heading">
         <h2 id="demo-heading">{{ t('common.demo.title') }}</h2>

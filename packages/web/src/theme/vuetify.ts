@@ -31,6 +31,9 @@ export function storeAppearance(appearance: Appearance): void {
   localStorage.setItem(KEY, appearance);
 }
 
+const SQUARE = 'M4 7a3 3 0 0 1 3 -3h10a3 3 0 0 1 3 3v10a3 3 0 0 1 -3 3h-10a3 3 0 0 1 -3 -3z';
+const RING = 'M12 12m-8 0a8 8 0 1 0 16 0a8 8 0 1 0 -16 0';
+
 export const vuetify = createVuetify({
   locale: { locale: 'en', fallback: 'en', messages: { en, es, fr, ar }, rtl: { ar: true } },
   // Days in the order and figures that the rest of the interface has them in.
@@ -49,6 +52,7 @@ export const vuetify = createVuetify({
     VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
     VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
     VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
+    VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary', hideDetails: 'auto' },
     VDialog: { scrim: 'black' },
     VCard: { elevation: 0, rounded: 'lg' },
     VMenu: { offset: 4 },
@@ -67,8 +71,11 @@ export const vuetify = createVuetify({
       clear: 'M18 6l-12 12M6 6l12 12',
       delete: 'M18 6l-12 12M6 6l12 12',
       close: 'M18 6l-12 12M6 6l12 12',
-      checkboxOn: 'M5 12l5 5l10 -10',
-      checkboxOff: '',
+      checkboxOn: `${SQUARE}M8 12l3 3l5 -6`,
+      checkboxOff: SQUARE,
+      checkboxIndeterminate: `${SQUARE}M8 12h8`,
+      radioOn: `${RING}M12 12m-2 0a2 2 0 1 0 4 0a2 2 0 1 0 -4 0`,
+      radioOff: RING,
       complete: 'M5 12l5 5l10 -10',
       error: 'M12 8v5M12 16v.01',
       warning: 'M12 8v5M12 16v.01',

@@ -6,6 +6,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { courseView, ANY_LEARNER } from '@itinerary/core';
 import type { VueWrapper } from '@vue/test-utils';
+import { VSelect } from 'vuetify/components/VSelect';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import CourseFacts from '../../src/learner/course/CourseFacts.vue';
 import ArrangedRow from '../../src/setup/menu/ArrangedRow.vue';
@@ -25,39 +26,51 @@ describe('a list to choose from', () => {
   ];
   const props = { label: 'Weekday', value: 1, options };
 
-  test('gives what was chosen as it was offered: a number, or nothing', async () => {
+  interface Line {
+    readonly title: string;
+    readonly value?: unknown;
+    readonly type?: string;
+    readonly props?: { readonly disabled?: boolean };
+  }
+  const lines = (wrapper: VueWrapper): readonly Line[] =>
+    wrapper.findComponent(VSelect).props('items') as readonly Line[];
+  /** As by a press on a line of the list. */
+  const press = (wrapper: VueWrapper, title: string): void => {
+    const value = lines(wrapper).find((one) => one.title === title)?.value;
+    wrapper.findComponent(VSelect).vm.$emit('update:modelValue', value);
+  };
+
+  test('gives what was chosen as it was offered: a number, or nothing', () => {
     const wrapper = show(SelectField, { props });
-    const list = wrapper.get('select');
-    expect(list.element.value).toBe('1');
-    await list.setValue('7');
-    await list.setValue('');
+    expect(wrapper.text()).toContain('Monday');
+    for (const title of ['Sunday', 'any weekday', 'Monday']) press(wrapper, title);
+    // What stands already is no choice.
     expect(wrapper.emitted('choose')).toEqual([[7], [null]]);
   });
 
-  test('is called by its label alone, which is there also where it is not seen', () => {
-    for (const bare of [false, true]) {
-      const wrapper = show(SelectField, { props: { ...props, bare } });
-      const label = wrapper.get('label');
-      expect([label.text(), label.attributes('for')]).toEqual(['Weekday', wrapper.get('select').element.id]);
-      expect(label.classes('visually-hidden')).toBe(bare);
-    }
+  test('nothing is a choice that is shown like any other', () => {
+    expect(show(SelectField, { props: { ...props, value: null } }).text()).toContain('any weekday');
+  });
+
+  test('is called by its label, which is told also where it is not seen', () => {
+    const shown = show(SelectField, { props });
+    const label = shown.get('input[role="combobox"]').attributes('aria-labelledby') ?? '';
+    expect(document.getElementById(label)?.textContent).toBe('Weekday');
+    const bare = show(SelectField, { props: { ...props, bare: true } });
+    expect(bare.get('input[role="combobox"]').attributes('aria-label')).toBe('Weekday');
+    expect(bare.find('label').exists()).toBe(false);
   });
 
   test('has its groups after what stands alone', () => {
-    const wrapper = show(SelectField, { props: { ...props, disabled: true, lines: 4 } });
-    const [group] = wrapper.findAll('optgroup');
-    expect(group?.attributes('label')).toBe('Weekend');
-    expect(group?.findAll('option').map((one) => [one.text(), one.element.disabled])).toEqual([
-      ['Sunday', false],
-      ['Saturday', true],
+    const wrapper = show(SelectField, { props: { ...props, disabled: true } });
+    expect(lines(wrapper).map(({ title, type, props: how }) => [title, type, how?.disabled])).toEqual([
+      ['any weekday', undefined, undefined],
+      ['Monday', undefined, undefined],
+      ['Weekend', 'subheader', undefined],
+      ['Sunday', undefined, undefined],
+      ['Saturday', undefined, true],
     ]);
-    expect(wrapper.findAll('option').map((one) => one.text())).toEqual([
-      'any weekday',
-      'Monday',
-      'Sunday',
-      'Saturday',
-    ]);
-    expect([wrapper.get('select').element.disabled, wrapper.get('select').element.size]).toEqual([true, 4]);
+    expect(wrapper.get<HTMLInputElement>('input[role="combobox"]').element.disabled).toBe(true);
   });
 });
 

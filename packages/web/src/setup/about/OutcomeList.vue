@@ -10,6 +10,8 @@ import { usePlan } from '../../stores/plan.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import MoveButtons from '../fields/MoveButtons.vue';
 import OutcomeField from './OutcomeField.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -85,16 +87,16 @@ const numbers = (ids: readonly string[]): string =>
     </ol>
     <p v-else class="soft">{{ t('setup.outcomes.none') }}</p>
     <form v-if="!readonly && outcomes.length < MAX_OUTCOMES" class="add" @submit.prevent="add">
-      <input
+      <VTextField
         v-model="fresh"
-        class="input"
+        density="compact"
         maxlength="300"
         :aria-label="t('setup.outcomes.fresh')"
         :placeholder="t('setup.outcomes.placeholder')"
       />
-      <button class="button" type="submit">
+      <PushButton type="submit">
         <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.outcomes.add') }}
-      </button>
+      </PushButton>
     </form>
   </section>
 </template>
@@ -142,7 +144,7 @@ li {
   gap: 8px;
 }
 
-.add input {
+.add > :first-child {
   flex: 1;
 }
 </style>

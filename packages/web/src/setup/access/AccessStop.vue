@@ -21,6 +21,7 @@ import MomentFields from './MomentFields.vue';
 import { windowMoments } from './moments.ts';
 import RulePart from './RulePart.vue';
 import WhyNot from './WhyNot.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -100,9 +101,9 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
           ? t('setup.access.goesLive', { when: momentWords(course.goesLive, locale, session.today) })
           : t(`setup.access.stateTexts.${state}`)
       }}
-      <button v-if="plan.rights.state" class="button small" type="button" @click="acts.goLive">
+      <PushButton v-if="plan.rights.state" small @click="acts.goLive">
         {{ t(course.state === 'draft' ? 'setup.bar.goLive' : 'setup.bar.changeState') }}
-      </button>
+      </PushButton>
     </p>
     <div v-if="course.state === 'draft' && plan.rights.state" id="field-goesLive" tabindex="-1">
       <MomentFields

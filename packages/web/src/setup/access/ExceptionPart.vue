@@ -19,6 +19,7 @@ import { NOTHING_CHOSEN } from '../../ui/fields/select-option.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useWhyWords } from './why-words.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -218,9 +219,9 @@ async function save(): Promise<void> {
         </td>
       </tr>
     </PlainTable>
-    <button v-if="!readonly" class="button small" type="button" @click="begin">
+    <PushButton v-if="!readonly" small @click="begin">
       <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.exceptions.add') }}
-    </button>
+    </PushButton>
     <p v-if="failure && !isAdding" class="failure" role="alert">{{ failure }}</p>
     <DialogBox v-model="isAdding" :title="t('setup.access.exceptions.add')" :width="620">
       <div class="fields">
@@ -250,15 +251,10 @@ async function save(): Promise<void> {
       <MomentForm v-if="node" :id="node" v-model="moment" :field="field" />
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <template #foot>
-        <button class="button" type="button" @click="isAdding = false">{{ t('common.cancel') }}</button>
-        <button
-          class="button main"
-          type="button"
-          :disabled="who === '' || node === '' || moment === null"
-          @click="save"
-        >
+        <PushButton @click="isAdding = false">{{ t('common.cancel') }}</PushButton>
+        <PushButton weight="main" :disabled="who === '' || node === '' || moment === null" @click="save">
           {{ t('setup.moment.set') }}
-        </button>
+        </PushButton>
       </template>
     </DialogBox>
   </section>

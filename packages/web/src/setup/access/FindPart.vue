@@ -10,6 +10,8 @@ import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import { useDraft } from '../fields/use-draft.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -82,13 +84,17 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
         class="phrase"
         @submit.prevent="setPassphrase(typed.trim())"
       >
-        <label>
-          <span class="soft">{{ t(`setup.access.passphrase.${plan.passphrase}`) }}</span>
-          <input v-model="typed" class="input" maxlength="200" autocomplete="off" :readonly="readonly" />
-        </label>
-        <button class="button small" type="submit" :disabled="readonly || typed.trim() === ''">
+        <VTextField
+          v-model="typed"
+          class="word"
+          maxlength="200"
+          autocomplete="off"
+          :readonly="readonly"
+          :label="t(`setup.access.passphrase.${plan.passphrase}`)"
+        />
+        <PushButton small type="submit" :disabled="readonly || typed.trim() === ''">
           {{ t('setup.access.passphrase.set') }}
-        </button>
+        </PushButton>
         <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       </form>
     </div>
@@ -142,11 +148,8 @@ h2 {
   margin-top: 8px;
 }
 
-label {
-  display: grid;
-  gap: 2px;
+.word {
   min-width: 280px;
-  font-size: 13px;
 }
 
 .failure {

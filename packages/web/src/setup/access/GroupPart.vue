@@ -13,6 +13,7 @@ import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
 import DraftField from '../fields/DraftField.vue';
 import { useNodeTitle } from '../node-title.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -96,12 +97,12 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
           :options="KINDS.map((value) => ({ value, title: t(`setup.access.groups.kinds.${value}`) }))"
           @choose="kind = $event"
         />
-        <button class="button small" type="button" @click="add">
+        <PushButton small @click="add">
           <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.access.groups.add') }}
-        </button>
-        <button v-if="groups.length > 0" class="button small" type="button" @click="acts.members">
+        </PushButton>
+        <PushButton v-if="groups.length > 0" small @click="acts.members">
           {{ t('setup.access.groups.who') }}
-        </button>
+        </PushButton>
       </p>
     </div>
     <div id="field-groupWork" tabindex="-1">
@@ -120,9 +121,9 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
             {{ titleOf(id) }} <span class="soft">{{ t(`setup.gates.modes.${mode}`) }}</span>
           </li>
         </ul>
-        <button v-if="!readonly" class="button small" type="button" @click="bringIntoLine">
+        <PushButton v-if="!readonly" small @click="bringIntoLine">
           {{ t('setup.access.intoLine') }}
-        </button>
+        </PushButton>
       </div>
     </div>
     <div class="pair">

@@ -9,6 +9,7 @@ import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import { useForm } from '../../ui/fields/refusals.ts';
 import TimeField from '../../ui/fields/TimeField.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();
 const emit = defineEmits<{ set: [moment: LocalMoment | null] }>();
@@ -51,12 +52,12 @@ function set(): void {
       live
       @set="$event && (time = $event)"
     />
-    <button class="button" type="submit" :disabled="!isWhole || isSame">
+    <PushButton type="submit" :disabled="!isWhole || isSame">
       {{ act ?? t('setup.moment.set') }}
-    </button>
-    <button v-if="moment" class="button bare" type="button" @click="emit('set', null)">
+    </PushButton>
+    <PushButton v-if="moment" weight="bare" @click="emit('set', null)">
       {{ t('setup.access.noMoment') }}
-    </button>
+    </PushButton>
   </form>
 </template>
 

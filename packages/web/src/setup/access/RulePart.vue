@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import DayField from '../../ui/fields/DayField.vue';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 import { useWhyWords } from './why-words.ts';
 
 defineProps<{ readonly: boolean }>();

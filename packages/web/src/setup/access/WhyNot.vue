@@ -11,6 +11,7 @@ import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
 import { useActs } from '../frame/acts.ts';
 import { useWhyWords } from './why-words.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -69,14 +70,9 @@ const day = computed(() => formatDay(marker.day.value, locale.value, { today: se
           {{ sentence(layer) }}
         </li>
       </ol>
-      <button
-        v-if="cure.length > 0 && !readonly"
-        class="button main"
-        type="button"
-        @click="plan.change(cure)"
-      >
+      <PushButton v-if="cure.length > 0 && !readonly" weight="main" @click="plan.change(cure)">
         {{ cureWords(cure) }}
-      </button>
+      </PushButton>
     </template>
   </section>
 </template>

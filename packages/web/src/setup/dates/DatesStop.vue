@@ -26,6 +26,8 @@ import OffWeekChoice from './OffWeekChoice.vue';
 import PauseList from './PauseList.vue';
 import { useProposals } from './what-if.ts';
 import WhatIfDialog from './WhatIfDialog.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -164,15 +166,14 @@ function addMeeting(): void {
       <h2 id="pauses" class="heading">{{ t('setup.dates.pauses') }}</h2>
       <div class="stack">
         <PauseList :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
-        <label v-if="!hasTogether && dates.pace === 'joining'" class="check">
-          <input
-            type="checkbox"
-            :checked="dates.pausesForJoiners"
-            :disabled="plan.isReadonly"
-            @change="plan.change([edit('pausesForJoiners', !dates.pausesForJoiners)])"
-          />
+        <CheckField
+          v-if="!hasTogether && dates.pace === 'joining'"
+          :checked="dates.pausesForJoiners"
+          :disabled="plan.isReadonly"
+          @toggle="plan.change([edit('pausesForJoiners', $event)])"
+        >
           {{ t('setup.dates.pausesForJoiners') }}
-        </label>
+        </CheckField>
         <HandInFields :readonly="plan.isReadonly" />
         <VSelect
           :model-value="[...dates.teachingDays]"
@@ -216,12 +217,12 @@ function addMeeting(): void {
     <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
     <DatesTable :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
     <div v-if="!plan.isReadonly" class="fill">
-      <button v-if="planned.spare.length > 0" class="button" type="button" @click="fillSpare">
+      <PushButton v-if="planned.spare.length > 0" @click="fillSpare">
         {{ t('setup.dates.fillSpare', planned.spare.length) }}
-      </button>
-      <button v-if="dates.format === 'meetings'" class="button" type="button" @click="addMeeting">
+      </PushButton>
+      <PushButton v-if="dates.format === 'meetings'" @click="addMeeting">
         <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addMeeting') }}
-      </button>
+      </PushButton>
     </div>
   </template>
   <WhatIfDialog :proposals="proposals" />

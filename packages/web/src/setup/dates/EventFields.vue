@@ -10,6 +10,7 @@ import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import DurationField from '../../ui/fields/DurationField.vue';
 import TimeField from '../../ui/fields/TimeField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -70,10 +71,9 @@ const text = (value: unknown): string | null =>
         @set="set('lastTime', $event)"
       />
     </div>
-    <label class="event">
-      <input type="checkbox" :checked="dates.event !== null" :disabled="readonly" @change="toggleEvent" />
+    <CheckField class="event" :checked="dates.event !== null" :disabled="readonly" @toggle="toggleEvent">
       {{ t('setup.dates.event') }}
-    </label>
+    </CheckField>
     <div v-if="dates.event" class="fields">
       <DayField
         name="event-day"

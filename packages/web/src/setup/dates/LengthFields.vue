@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import ChoiceList from '../../ui/fields/ChoiceList.vue';
 import DayField from '../../ui/fields/DayField.vue';
 import NumberField from '../../ui/fields/NumberField.vue';
 
@@ -63,6 +64,7 @@ const ways = computed(() => {
     },
     {
       value: 'term' as const,
+      disabled: plan.term === null,
       title:
         plan.term === null ? t('setup.dates.byTermNone') : t('setup.dates.byTerm', { term: plan.term.name }),
       text:
@@ -85,24 +87,14 @@ const over = computed(() => {
 </script>
 
 <template>
-  <fieldset class="length">
-    <legend>{{ t('setup.dates.length') }}</legend>
-    <div class="ways">
-      <label v-for="way in ways" :key="way.value" :class="{ chosen: dates.ends === way.value }">
-        <input
-          type="radio"
-          name="ends"
-          :value="way.value"
-          :checked="dates.ends === way.value"
-          :disabled="readonly || (way.value === 'term' && plan.term === null)"
-          @change="choose(way.value)"
-        />
-        <span class="words">
-          {{ way.title }}
-          <span v-if="way.text" class="soft figures computed">{{ way.text }}</span>
-        </span>
-      </label>
-    </div>
+  <div class="length">
+    <ChoiceList
+      :legend="t('setup.dates.length')"
+      :choices="ways"
+      :chosen="dates.ends"
+      :disabled="readonly"
+      @choose="choose"
+    />
     <NumberField
       v-if="dates.ends === 'weeks' && isCounted"
       :id="`field-${field}`"
@@ -130,7 +122,7 @@ const over = computed(() => {
       @day="emit('propose', [edit('lastDay', $event)])"
     />
     <p v-if="over" id="field-length" class="over" role="status" tabindex="-1">{{ over }}</p>
-  </fieldset>
+  </div>
 </template>
 
 <style scoped>
@@ -138,52 +130,6 @@ const over = computed(() => {
   display: grid;
   gap: 8px;
   align-content: start;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  margin-bottom: 4px;
-  padding: 0;
-  font-size: 12.5px;
-  color: var(--ink-soft);
-}
-
-.ways {
-  display: grid;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-  background: var(--card);
-}
-
-.ways label {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 8px;
-  align-items: center;
-  min-height: 34px;
-  padding: 2px 12px;
-  cursor: pointer;
-}
-
-.ways label + label {
-  border-top: 1px solid var(--rule);
-}
-
-.ways input {
-  accent-color: var(--bottle);
-}
-
-.words {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 12px;
-  justify-content: space-between;
-}
-
-.computed {
-  font-size: 13px;
 }
 
 .over {

@@ -15,6 +15,7 @@ import { useForm } from '../../ui/fields/refusals.ts';
 import TimeField from '../../ui/fields/TimeField.vue';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ meeting: HeldMeeting; readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -135,18 +136,18 @@ const isRight = computed(() => !form.isRefused.value && meetingChangeSchema.safe
         />
       </div>
       <template #foot>
-        <button class="button" type="button" @click="asking = null">{{ t('common.cancel') }}</button>
+        <PushButton @click="asking = null">{{ t('common.cancel') }}</PushButton>
         <template v-if="asking === 'cancel'">
-          <button class="button" type="button" @click="set({ kind: 'cancelled', sections: 'keep' })">
+          <PushButton @click="set({ kind: 'cancelled', sections: 'keep' })">
             {{ t('setup.dates.keepItems') }}
-          </button>
-          <button class="button main" type="button" @click="set({ kind: 'cancelled', sections: 'slide' })">
+          </PushButton>
+          <PushButton weight="main" @click="set({ kind: 'cancelled', sections: 'slide' })">
             {{ t('setup.dates.slideItems') }}
-          </button>
+          </PushButton>
         </template>
-        <button v-else class="button main" type="button" :disabled="!isRight" @click="set(moved)">
+        <PushButton v-else weight="main" :disabled="!isRight" @click="set(moved)">
           {{ t('setup.dates.move') }}
-        </button>
+        </PushButton>
       </template>
     </DialogBox>
   </div>

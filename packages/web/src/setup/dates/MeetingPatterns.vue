@@ -11,6 +11,8 @@ import { usePlan } from '../../stores/plan.ts';
 import DurationField from '../../ui/fields/DurationField.vue';
 import TimeField from '../../ui/fields/TimeField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -40,7 +42,8 @@ function toggle(id: string, pattern: Pattern, weekday: number): void {
   set(id, { ...pattern, weekdays: next.sort((a, b) => a - b) });
 }
 
-const place = (value: string): string | null => (value.trim() === '' ? null : value.trim().slice(0, 200));
+const MAX_PLACE = 200;
+const place = (value: string): string | null => (value.trim() === '' ? null : value.trim());
 const text = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
@@ -84,17 +87,15 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
         keeps
         @set="$event && set(id, { ...pattern, minutes: $event })"
       />
-      <label class="place">
-        {{ t('setup.dates.patternPlace') }}
-        <input
-          class="input"
-          type="text"
-          maxlength="200"
-          :value="pattern.place ?? ''"
-          :readonly="readonly"
-          @change="set(id, { ...pattern, place: place(text($event)) })"
-        />
-      </label>
+      <VTextField
+        class="place"
+        :model-value="pattern.place ?? ''"
+        :label="t('setup.dates.patternPlace')"
+        :counter="pattern.place !== null && pattern.place.length > 160 ? MAX_PLACE : false"
+        :maxlength="MAX_PLACE"
+        :readonly="readonly"
+        @change="set(id, { ...pattern, place: place(text($event)) })"
+      />
       <IconButton
         v-if="!readonly"
         :icon="IconTrash"
@@ -102,16 +103,15 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
         @click="set(id, null)"
       />
     </fieldset>
-    <button
+    <PushButton
       v-if="!readonly && patterns.length < MAX_PATTERNS"
-      class="button small"
-      type="button"
+      small
       @click="
         set(newId(), { weekdays: [dates.teachingDays[0] ?? 1], time: '10:00', minutes: 60, place: null })
       "
     >
       <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addPattern') }}
-    </button>
+    </PushButton>
   </div>
 </template>
 

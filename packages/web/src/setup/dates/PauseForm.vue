@@ -8,6 +8,7 @@ import { VTextField } from 'vuetify/components/VTextField';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import DayField from '../../ui/fields/DayField.vue';
 import { useForm } from '../../ui/fields/refusals.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ pause: Pause; covers: (pause: Pause) => boolean }>();
 const emit = defineEmits<{ save: [pause: Pause]; cancel: [] }>();
@@ -79,8 +80,8 @@ function save(): void {
       @choose="draft.policy = $event"
     />
     <div class="acts">
-      <button class="button" type="button" @click="emit('cancel')">{{ t('common.cancel') }}</button>
-      <button class="button main" type="submit">{{ t('setup.dates.savePause') }}</button>
+      <PushButton @click="emit('cancel')">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" type="submit">{{ t('setup.dates.savePause') }}</PushButton>
     </div>
   </form>
 </template>

@@ -11,6 +11,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import PauseForm from './PauseForm.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -107,26 +108,20 @@ function takeOffer(offer: { name: string; first: string; last: string }): void {
       @save="save(newId(), $event)"
       @cancel="editing = null"
     />
-    <button
-      v-else-if="!readonly && pauses.length < MAX_PAUSES"
-      class="button small"
-      type="button"
-      @click="editing = 'new'"
-    >
+    <PushButton v-else-if="!readonly && pauses.length < MAX_PAUSES" small @click="editing = 'new'">
       <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addPause') }}
-    </button>
+    </PushButton>
     <div v-if="!readonly && offers.length > 0" class="offers">
       <span class="soft">{{ t('setup.dates.holidays') }}</span>
-      <button
+      <PushButton
         v-for="offer in offers"
         :key="`${offer.first} ${offer.name}`"
-        class="button small"
-        type="button"
+        small
         @click="takeOffer(offer)"
       >
         <IconPlus :size="14" aria-hidden="true" /> {{ offer.name }}
         <span class="figures">{{ formatDays(offer.first, offer.last, locale, session.today) }}</span>
-      </button>
+      </PushButton>
     </div>
   </div>
 </template>

@@ -8,6 +8,7 @@ import DayField from '../../ui/fields/DayField.vue';
 import NumberField from '../../ui/fields/NumberField.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { usePlan } from '../../stores/plan.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ section: Section; title: string; readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -50,9 +51,9 @@ function pin(): void {
       :disabled="readonly"
       @choose="set('span', { ...section.span, unit: $event })"
     />
-    <button
-      type="button"
-      class="button bare square"
+    <PushButton
+      weight="bare"
+      square
       :aria-pressed="section.pin !== null"
       :aria-label="t('setup.dates.pinIt', { title })"
       :title="t(section.pin === null ? 'setup.dates.pin' : 'setup.dates.unpin')"
@@ -60,7 +61,7 @@ function pin(): void {
       @click="section.pin === null ? pin() : set('pin', null)"
     >
       <component :is="section.pin === null ? IconPin : IconPinnedFilled" :size="17" aria-hidden="true" />
-    </button>
+    </PushButton>
     <DayField
       v-if="section.pin !== null"
       name="pin"

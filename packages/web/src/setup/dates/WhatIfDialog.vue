@@ -12,6 +12,8 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import type { Proposals } from './what-if.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 
 const props = defineProps<{ proposals: Proposals }>();
 const { t, locale } = useI18n();
@@ -122,14 +124,13 @@ function accept(): void {
           </tr>
         </PlainTable>
       </div>
-      <label v-if="curable.length > 0" class="along">
-        <input v-model="along" type="checkbox" />
+      <CheckField v-if="curable.length > 0" class="along" :checked="along" @toggle="along = $event">
         {{ t('setup.whatIf.along', { count: curable.length }, curable.length) }}
-      </label>
+      </CheckField>
     </template>
     <template #foot>
-      <button class="button" type="button" @click="proposals.drop()">{{ t('setup.whatIf.drop') }}</button>
-      <button class="button main" type="button" @click="accept">{{ t('setup.whatIf.accept') }}</button>
+      <PushButton @click="proposals.drop()">{{ t('setup.whatIf.drop') }}</PushButton>
+      <PushButton weight="main" @click="accept">{{ t('setup.whatIf.accept') }}</PushButton>
     </template>
   </DialogBox>
 </template>

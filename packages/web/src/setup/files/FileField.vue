@@ -14,6 +14,7 @@ import { useUploads } from '../../stores/uploads.ts';
 import { asRef, placeOf, titleOf } from './arrivals.ts';
 import PictureWords from './PictureWords.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ item: FiledItem; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -101,10 +102,10 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
     </div>
     <p v-else class="soft">{{ t('setup.files.none') }}</p>
     <template v-if="!readonly">
-      <button class="button small" type="button" @click="picker?.click()">
+      <PushButton small @click="picker?.click()">
         <IconUpload :size="16" aria-hidden="true" />
         {{ t(file === null ? 'setup.files.choose' : 'setup.files.replace') }}
-      </button>
+      </PushButton>
       <span class="soft hint">{{ t('setup.files.dropHere', { limit: uploads.limit }) }}</span>
       <input
         ref="picker"

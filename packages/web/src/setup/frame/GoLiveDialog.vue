@@ -10,6 +10,7 @@ import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import MomentFields from '../access/MomentFields.vue';
 import FindingLine from '../readiness/FindingLine.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const open = defineModel<boolean>({ required: true });
 const { t } = useI18n();
@@ -80,32 +81,25 @@ watch(open, (now) => {
       <p v-else>{{ t('setup.goLive.isArchived') }}</p>
     </template>
     <template #foot>
-      <button class="button bare" type="button" @click="open = false">{{ t('common.cancel') }}</button>
-      <button v-if="isDraft && plan.found.length > 0" class="button" type="button" @click="toReadiness">
+      <PushButton weight="bare" @click="open = false">{{ t('common.cancel') }}</PushButton>
+      <PushButton v-if="isDraft && plan.found.length > 0" @click="toReadiness">
         {{ t('setup.goLive.toReadiness') }}
-      </button>
-      <button
+      </PushButton>
+      <PushButton
         v-if="isDraft && blockers.length === 0"
-        class="button go"
-        type="button"
+        weight="go"
         :disabled="isBusy"
         @click="become('live')"
       >
         {{ t('setup.bar.goLive') }}
-      </button>
+      </PushButton>
       <template v-if="!isDraft">
-        <button class="button" type="button" :disabled="isBusy" @click="become('draft')">
+        <PushButton :disabled="isBusy" @click="become('draft')">
           {{ t('setup.goLive.backToDraft') }}
-        </button>
-        <button
-          v-if="state === 'live'"
-          class="button"
-          type="button"
-          :disabled="isBusy"
-          @click="become('archived')"
-        >
+        </PushButton>
+        <PushButton v-if="state === 'live'" :disabled="isBusy" @click="become('archived')">
           {{ t('setup.goLive.archive') }}
-        </button>
+        </PushButton>
       </template>
     </template>
   </DialogBox>

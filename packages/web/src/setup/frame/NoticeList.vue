@@ -8,6 +8,7 @@ import type { Told } from '../../stores/plan.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useNodeTitle } from '../node-title.ts';
 import { fieldKey, valueWords } from './notice-words.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const { t, te } = useI18n();
 const plan = usePlan();
@@ -87,20 +88,15 @@ function undo(one: Told): void {
           <p>{{ sentence(one) }}</p>
           <p v-if="lostWords(one)" class="soft">{{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”</p>
         </div>
-        <button v-if="one.kind === 'replaced'" class="button small" type="button" @click="putBack(one)">
+        <PushButton v-if="one.kind === 'replaced'" small @click="putBack(one)">
           {{ t('setup.notices.putBack') }}
-        </button>
-        <button v-if="one.kind === 'removed'" class="button small" type="button" @click="undo(one)">
+        </PushButton>
+        <PushButton v-if="one.kind === 'removed'" small @click="undo(one)">
           {{ t('setup.bar.undo') }}
-        </button>
-        <button
-          v-if="one.kind === 'problem' && plan.saving === 'stopped'"
-          class="button small"
-          type="button"
-          @click="again(one)"
-        >
+        </PushButton>
+        <PushButton v-if="one.kind === 'problem' && plan.saving === 'stopped'" small @click="again(one)">
           {{ t('common.away.again') }}
-        </button>
+        </PushButton>
         <IconButton :icon="IconX" :label="t('common.close')" @click="plan.dismiss(one.id)" />
       </li>
     </ul>

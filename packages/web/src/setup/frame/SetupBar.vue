@@ -9,6 +9,7 @@ import AccountMenu from '../../ui/frame/AccountMenu.vue';
 import AppMark from '../../ui/frame/AppMark.vue';
 import SaveState from './SaveState.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineEmits<{ goLive: []; members: []; seeAs: [] }>();
 const { t } = useI18n();
@@ -53,31 +54,21 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
         @click="plan.redo"
       />
     </span>
-    <button
-      class="button bare"
-      type="button"
-      :aria-label="t('setup.bar.members', plan.learners)"
-      @click="$emit('members')"
-    >
+    <PushButton weight="bare" :aria-label="t('setup.bar.members', plan.learners)" @click="$emit('members')">
       <IconUsers :size="18" aria-hidden="true" /> <span class="figures">{{ plan.learners }}</span>
-    </button>
-    <button class="button see" type="button" :aria-label="t('setup.seeing.title')" @click="$emit('seeAs')">
+    </PushButton>
+    <PushButton class="see" :aria-label="t('setup.seeing.title')" @click="$emit('seeAs')">
       <IconUserSearch :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.seeing.title') }}</span>
-    </button>
-    <RouterLink
+    </PushButton>
+    <PushButton
       v-if="state !== 'draft'"
-      class="button see"
+      class="see"
       :to="`/courses/${plan.course.id}`"
       :aria-label="t('setup.bar.openCourse')"
     >
       <IconEye :size="18" aria-hidden="true" /> <span class="wide">{{ t('setup.bar.openCourse') }}</span>
-    </RouterLink>
-    <button
-      v-if="plan.rights.state && state === 'draft'"
-      class="button go"
-      type="button"
-      @click="$emit('goLive')"
-    >
+    </PushButton>
+    <PushButton v-if="plan.rights.state && state === 'draft'" weight="go" @click="$emit('goLive')">
       <span>
         {{ t('setup.bar.goLive') }}
         <template v-if="left > 0">
@@ -85,10 +76,10 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
         </template>
       </span>
       <span v-if="blockers > 0" class="visually-hidden">{{ t('setup.bar.blockers', blockers) }}</span>
-    </button>
-    <button v-else-if="plan.rights.state" class="button" type="button" @click="$emit('goLive')">
+    </PushButton>
+    <PushButton v-else-if="plan.rights.state" @click="$emit('goLive')">
       {{ t('setup.bar.changeState') }}
-    </button>
+    </PushButton>
     <AccountMenu />
   </header>
 </template>

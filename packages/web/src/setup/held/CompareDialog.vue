@@ -10,6 +10,7 @@ import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { shortened, wordChanges, wordsOf } from './word-changes.ts';
 import type { Piece } from './word-changes.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ node: CourseNode }>();
 const open = defineModel<boolean>({ required: true });
@@ -76,7 +77,7 @@ const compared = computed<readonly Compared[]>(() => {
       </p>
     </article>
     <template #foot>
-      <button class="button" type="button" @click="open = false">{{ t('common.close') }}</button>
+      <PushButton @click="open = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>

@@ -10,6 +10,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MomentFields from '../access/MomentFields.vue';
 import CompareDialog from './CompareDialog.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -41,10 +42,10 @@ function at(moment: { day: string; time: string } | null): void {
       }}
     </p>
     <p v-if="!readonly" class="acts">
-      <button class="button small main" type="button" @click="release">{{ t('setup.held.release') }}</button>
-      <button class="button small" type="button" @click="isComparing = true">
+      <PushButton weight="main" small @click="release">{{ t('setup.held.release') }}</PushButton>
+      <PushButton small @click="isComparing = true">
         {{ t('setup.held.compare') }}
-      </button>
+      </PushButton>
     </p>
     <MomentFields
       v-if="!readonly"

@@ -8,6 +8,7 @@ import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../node-title.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 /** The chart's library is large: it comes when it is looked at. */
 const LoadChart = defineAsyncComponent(() => import('./LoadChart.vue'));
@@ -69,7 +70,7 @@ const hours = computed(() => plan.course?.hoursAWeek ?? null);
       </PlainTable>
     </details>
     <template #foot>
-      <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+      <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>

@@ -12,6 +12,8 @@ import DialogBox from '../../ui/frame/DialogBox.vue';
 import FindField from '../../ui/fields/FindField.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });
@@ -167,13 +169,12 @@ watch(find, () => {
         <FindField v-model="find" class="find" :label="t('setup.members.find')" />
         <ul class="people choose">
           <li v-for="person in candidates.people" :key="person.id">
-            <label>
-              <input type="checkbox" :checked="chosen.has(person.id)" @change="toggle(person.id)" />
+            <CheckField :checked="chosen.has(person.id)" @toggle="toggle(person.id)">
               <span class="who">
                 <span>{{ person.name }}</span>
                 <span class="soft">{{ person.address }}</span>
               </span>
-            </label>
+            </CheckField>
           </li>
           <li v-if="candidates.people.length === 0" class="soft">{{ t('setup.members.noneFound') }}</li>
           <li v-if="candidates.more" class="soft">{{ t('setup.members.more') }}</li>
@@ -186,16 +187,16 @@ watch(find, () => {
             :options="ADDABLE.map((value) => ({ value, title: nameOf(value) }))"
             @choose="role = $event"
           />
-          <button class="button main" type="button" :disabled="chosen.size === 0" @click="add">
+          <PushButton weight="main" :disabled="chosen.size === 0" @click="add">
             <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.addThem', chosen.size) }}
-          </button>
+          </PushButton>
         </div>
         <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
         <p class="soft" role="status">{{ said }}</p>
       </section>
     </div>
     <template #foot>
-      <button class="button" type="button" @click="open = false">{{ t('common.close') }}</button>
+      <PushButton @click="open = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>
@@ -235,20 +236,6 @@ h3 {
   min-height: 44px;
   padding: 3px 2px;
   border-bottom: 1px solid var(--rule);
-}
-
-.people label {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  width: 100%;
-  cursor: pointer;
-}
-
-.people input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--bottle);
 }
 
 .who {

@@ -9,6 +9,8 @@ import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { useMenu } from './use-menu.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 const emit = defineEmits<{ added: [id: string] }>();
 const { t, locale } = useI18n();
@@ -120,24 +122,25 @@ function add(): void {
       @choose="chosen = $event"
     />
     <p v-else-if="isList" class="soft grows">{{ t('setup.menu.add.none') }}</p>
-    <label v-if="kind === 'address'" class="grows">
-      <span class="soft">{{ t('setup.menu.add.address') }}</span>
-      <input
-        v-model="address"
-        class="input"
-        type="text"
-        inputmode="url"
-        maxlength="2000"
-        placeholder="https://"
-      />
-    </label>
-    <label v-if="kind === 'address' || kind === 'group'" class="grows">
-      <span class="soft">{{ t('setup.menu.add.label') }}</span>
-      <input v-model="label" class="input" type="text" maxlength="60" />
-    </label>
-    <button class="button" type="submit" :disabled="!mayAdd">
+    <VTextField
+      v-if="kind === 'address'"
+      v-model="address"
+      class="grows"
+      inputmode="url"
+      maxlength="2000"
+      placeholder="https://"
+      :label="t('setup.menu.add.address')"
+    />
+    <VTextField
+      v-if="kind === 'address' || kind === 'group'"
+      v-model="label"
+      class="grows"
+      maxlength="60"
+      :label="t('setup.menu.add.label')"
+    />
+    <PushButton type="submit" :disabled="!mayAdd">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}
-    </button>
+    </PushButton>
     <p v-if="kind === 'address' && address.trim() !== '' && !isAddress" class="wrong" role="alert">
       {{ t('setup.menu.add.notAddress', { address }) }}
     </p>
@@ -152,12 +155,6 @@ function add(): void {
   align-items: end;
   padding: 10px 12px;
   background: var(--mist);
-}
-
-label {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
 }
 
 .grows {

@@ -10,6 +10,7 @@ import SelectField from '../../ui/fields/SelectField.vue';
 import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import StartPageDialog from './StartPageDialog.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -92,9 +93,9 @@ function comesTo(isFirst: boolean): string {
       <p class="figures soft">{{ comesTo(field === 'firstArrive') }}</p>
     </div>
     <p class="offer">
-      <button class="button" type="button" :disabled="readonly" @click="isStarting = true">
+      <PushButton :disabled="readonly" @click="isStarting = true">
         {{ t('setup.menu.start.offer') }}
-      </button>
+      </PushButton>
       <span class="soft">{{ t('setup.menu.start.text') }}</span>
     </p>
     <StartPageDialog v-model="isStarting" />

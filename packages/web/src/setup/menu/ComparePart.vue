@@ -12,6 +12,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { useEntryWords } from './entry-words.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -93,24 +94,18 @@ async function keepAsTemplate(): Promise<void> {
       <ul v-if="differences.length > 0">
         <li v-for="difference in differences" :key="`${difference.kind} ${difference.key}`">
           <span>{{ sentence(difference) }}</span>
-          <button class="button small" type="button" :disabled="readonly" @click="take(difference)">
+          <PushButton small :disabled="readonly" @click="take(difference)">
             {{ t('setup.menu.compare.take') }}
-          </button>
+          </PushButton>
         </li>
       </ul>
-      <button
-        v-if="differences.length > 1"
-        class="button"
-        type="button"
-        :disabled="readonly"
-        @click="take(null)"
-      >
+      <PushButton v-if="differences.length > 1" :disabled="readonly" @click="take(null)">
         {{ t('setup.menu.compare.takeAll') }}
-      </button>
+      </PushButton>
     </template>
-    <button v-if="session.person?.kind === 'staff'" class="button" type="button" @click="keepAsTemplate">
+    <PushButton v-if="session.person?.kind === 'staff'" @click="keepAsTemplate">
       {{ t('setup.menu.compare.keep') }}
-    </button>
+    </PushButton>
     <p class="visually-hidden" role="status">{{ said }}</p>
   </section>
 </template>

@@ -21,6 +21,7 @@ import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { useActs } from '../frame/acts.ts';
 import PanelRow from './PanelRow.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -158,9 +159,9 @@ const tiles = computed(() =>
         :options="addable.map((kind) => ({ value: kind, title: t(`learner.panels.${kind}`) }))"
         @choose="wanted = $event"
       />
-      <button class="button" type="submit">
+      <PushButton type="submit">
         <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}
-      </button>
+      </PushButton>
     </form>
   </section>
 </template>

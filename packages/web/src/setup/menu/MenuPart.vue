@@ -8,6 +8,7 @@ import AddEntry from './AddEntry.vue';
 import { useEntryWords } from './entry-words.ts';
 import MenuRow from './MenuRow.vue';
 import { useMenu } from './use-menu.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -87,15 +88,14 @@ async function added(id: string): Promise<void> {
       <ul class="removed">
         <li v-for="answer in menu.removed.value" :key="answer.id">
           <span>{{ words(answer.entry) }}</span>
-          <button
-            class="button small"
-            type="button"
+          <PushButton
+            small
             :disabled="readonly"
             :aria-label="t('setup.menu.bringBackOne', { name: words(answer.entry) })"
             @click="bringBack(answer.id, words(answer.entry))"
           >
             <IconArrowBackUp :size="16" aria-hidden="true" /> {{ t('setup.menu.bringBack') }}
-          </button>
+          </PushButton>
         </li>
       </ul>
     </template>

@@ -13,6 +13,7 @@ import IconButton from '../../ui/frame/IconButton.vue';
 import DraftField from '../fields/DraftField.vue';
 import ArrangedRow from './ArrangedRow.vue';
 import { useEntryWords } from './entry-words.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ answer: MenuAnswer; readonly: boolean; isFirst: boolean; isLast: boolean }>();
 const emit = defineEmits<{
@@ -146,7 +147,7 @@ function onKey(event: KeyboardEvent, isRows: boolean): void {
         @type="rename(language, $event)"
       />
       <p class="soft">{{ t('setup.menu.namesHint') }}</p>
-      <button class="button small" type="button" @click="stopNaming">{{ t('common.close') }}</button>
+      <PushButton small @click="stopNaming">{{ t('common.close') }}</PushButton>
     </div>
   </ArrangedRow>
 </template>

@@ -16,7 +16,9 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextarea } from 'vuetify/components/VTextarea';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t } = useI18n();
@@ -93,25 +95,28 @@ async function make(): Promise<void> {
 <template>
   <DialogBox v-model="isOpen" :title="t('setup.menu.start.title')" :width="640">
     <p class="soft">{{ t('setup.menu.start.hint') }}</p>
-    <label v-for="name in PARTS" :key="name">
-      <span>{{ t(`setup.menu.start.parts.${name}`) }}</span>
-      <textarea v-model="written[name]" class="input" rows="3" maxlength="4000" />
-    </label>
+    <VTextarea
+      v-for="name in PARTS"
+      :key="name"
+      v-model="written[name]"
+      class="part"
+      rows="3"
+      maxlength="4000"
+      :label="t(`setup.menu.start.parts.${name}`)"
+    />
     <p class="soft">{{ t('setup.menu.start.who') }}</p>
     <CheckField :checked="isFirst" :disabled="false" @toggle="isFirst = $event">{{
       t('setup.menu.start.first')
     }}</CheckField>
     <template #foot>
-      <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
-      <button class="button main" type="button" @click="make">{{ t('setup.menu.start.make') }}</button>
+      <PushButton @click="isOpen = false">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" @click="make">{{ t('setup.menu.start.make') }}</PushButton>
     </template>
   </DialogBox>
 </template>
 
 <style scoped>
-label {
-  display: grid;
-  gap: 2px;
+.part {
   margin-top: 10px;
 }
 

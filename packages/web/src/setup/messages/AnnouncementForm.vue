@@ -8,11 +8,12 @@ import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 import DraftField from '../fields/DraftField.vue';
 import { asRef } from '../files/arrivals.ts';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import EntryText from '../text/EntryText.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ id: string; announcement: Announcement; readonly: boolean }>();
 const emit = defineEmits<{ set: [part: Partial<Announcement>, typing: boolean] }>();
@@ -66,14 +67,13 @@ const setFrom = (from: PlannedMoment | null): void => {
           />
         </li>
       </ul>
-      <button
+      <PushButton
         v-if="!readonly && announcement.files.length < MAX_ATTACHMENTS"
-        class="button small"
-        type="button"
+        small
         @click="picker?.click()"
       >
         <IconPaperclip :size="16" aria-hidden="true" /> {{ t('setup.messages.attach') }}
-      </button>
+      </PushButton>
       <input
         ref="picker"
         class="visually-hidden"

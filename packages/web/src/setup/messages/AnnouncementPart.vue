@@ -13,6 +13,7 @@ import { useSession } from '../../stores/session.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import AnnouncementForm from './AnnouncementForm.vue';
 import UnfoldingLine from './UnfoldingLine.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -146,14 +147,14 @@ async function add(): Promise<void> {
           {{ onHome(one).words }}
           <span v-for="(span, at) in onHome(one).spans" :key="at" class="figures span">{{ span }}</span>
         </span>
-        <button
+        <PushButton
           v-if="!readonly"
-          :class="['button', 'small', { main: !one.announcement.ready }]"
-          type="button"
+          :weight="one.announcement.ready ? 'usual' : 'main'"
+          small
           @click="change(one.id, { ready: !one.announcement.ready }, false)"
         >
           {{ t(one.announcement.ready ? 'setup.messages.back' : 'setup.messages.put') }}
-        </button>
+        </PushButton>
         <IconButton
           v-if="!readonly"
           :icon="IconTrash"
@@ -171,9 +172,9 @@ async function add(): Promise<void> {
         </template>
       </UnfoldingLine>
     </ul>
-    <button v-if="!readonly" class="button" type="button" @click="add">
+    <PushButton v-if="!readonly" @click="add">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.add') }}
-    </button>
+    </PushButton>
   </section>
 </template>
 

@@ -9,11 +9,12 @@ import { roleWord } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 import DraftField from '../fields/DraftField.vue';
 import MoveButtons from '../fields/MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import UnfoldingLine from './UnfoldingLine.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -204,14 +205,14 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
         <span class="soft">{{
           t(person.role === 'instructor' ? 'setup.messages.fromProfile' : 'setup.messages.notShown')
         }}</span>
-        <button v-if="!readonly" class="button small" type="button" @click="addStaff(person.id)">
+        <PushButton v-if="!readonly" small @click="addStaff(person.id)">
           {{ t('setup.messages.write') }}
-        </button>
+        </PushButton>
       </UnfoldingLine>
     </ul>
-    <button v-if="!readonly" class="button" type="button" @click="addOther">
+    <PushButton v-if="!readonly" @click="addOther">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.messages.addContact') }}
-    </button>
+    </PushButton>
   </section>
 </template>
 

@@ -5,6 +5,7 @@ import { ITEM_KINDS } from '@itinerary/core';
 import type { ItemKind } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import ItemSign from '../../learner/outline/ItemSign.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const emit = defineEmits<{ section: []; item: [kind: ItemKind] }>();
 const { t } = useI18n();
@@ -12,9 +13,9 @@ const { t } = useI18n();
 
 <template>
   <div class="add" role="group" :aria-label="t('setup.outline.add')">
-    <button class="button main" type="button" @click="emit('section')">
+    <PushButton weight="main" @click="emit('section')">
       <IconPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
-    </button>
+    </PushButton>
     <button
       v-for="kind in ITEM_KINDS"
       :key="kind"

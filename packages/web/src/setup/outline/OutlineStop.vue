@@ -47,6 +47,8 @@ import { useSelectedActs } from './acts/selected-acts.ts';
 import SelectionBar from './table/SelectionBar.vue';
 import { useSelection } from './table/selection.ts';
 import WorkDialog from './dialogs/WorkDialog.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 
 type Node = SectionRow | ItemRow;
 
@@ -64,7 +66,16 @@ const filters = computed((): readonly SelectOption<Filter['only']>[] => [
   { value: 'hidden', title: t('setup.outline.onlyHidden') },
   ...ITEM_KINDS.map((value) => ({ value, title: t(`learner.kinds.${value}`) })),
 ]);
-const opened = ref<string | null>(null);
+const openedId = ref<string | null>(null);
+/** Opened by its own button, the panel takes the focus; beside a new line, whose title is typed next, it does not. */
+const isPressed = ref(false);
+const opened = computed({
+  get: () => openedId.value,
+  set: (id) => {
+    isPressed.value = false;
+    openedId.value = id;
+  },
+});
 const columns = useColumns();
 const asked = ref<MomentAsk | null>(null);
 const isCopying = ref(false);
@@ -211,7 +222,10 @@ provide(OUTLINE_ACTS, {
   minutes: setMinutes,
   shown: (row, shown) => plan.set(row.id, 'shown', shown, !shown),
   remove: (row) => void remove(row),
-  open: (row) => (opened.value = opened.value === row.id ? null : row.id),
+  open: (row) => {
+    opened.value = opened.value === row.id ? null : row.id;
+    isPressed.value = true;
+  },
   add: (row) => void addItem('page', row.id),
   fold: toggle,
   select: (id, extend) => (extend ? selection.extendTo(id, order.value) : selection.toggle(id)),
@@ -231,18 +245,18 @@ provide(OUTLINE_ACTS, {
     <div class="tools">
       <AddMenu v-if="!plan.isReadonly" @section="addSection" @item="addItem($event)" />
       <span class="spacer" />
-      <button v-if="!plan.isReadonly" class="button small" type="button" @click="isCopying = true">
+      <PushButton v-if="!plan.isReadonly" small @click="isCopying = true">
         <IconCopy :size="16" aria-hidden="true" /> {{ t('setup.outline.copyUnit') }}
-      </button>
-      <button class="button small" type="button" @click="isShowingWork = true">
+      </PushButton>
+      <PushButton small @click="isShowingWork = true">
         <IconInbox :size="16" aria-hidden="true" /> {{ t('setup.work.button') }}
-      </button>
-      <button class="button small" type="button" @click="isShowingLoad = true">
+      </PushButton>
+      <PushButton small @click="isShowingLoad = true">
         <IconChartBar :size="16" aria-hidden="true" /> {{ t('setup.load.button') }}
-      </button>
-      <button class="button small" type="button" @click="isLayingOut = true">
+      </PushButton>
+      <PushButton small @click="isLayingOut = true">
         <IconListNumbers :size="16" aria-hidden="true" /> {{ t('setup.layout.button') }}
-      </button>
+      </PushButton>
     </div>
     <div class="tools">
       <FindField
@@ -262,21 +276,25 @@ provide(OUTLINE_ACTS, {
         :options="filters"
         @choose="only = $event"
       />
-      <button class="button small" type="button" @click="foldAll">
+      <PushButton small @click="foldAll">
         {{ t(folded.size > 0 ? 'setup.outline.unfoldAll' : 'setup.outline.foldAll') }}
-      </button>
+      </PushButton>
       <span class="spacer" />
       <VMenu :close-on-content-click="false">
         <template #activator="{ props: menu }">
-          <button class="button small" type="button" v-bind="menu">
+          <PushButton small v-bind="menu">
             <IconColumns3 :size="16" aria-hidden="true" /> {{ t('setup.outline.columnsLabel') }}
-          </button>
+          </PushButton>
         </template>
         <div class="columns" role="group" :aria-label="t('setup.outline.columnsLabel')">
-          <label v-for="column in COLUMNS" :key="column">
-            <input type="checkbox" :checked="columns.includes(column)" @change="toggleColumn(column)" />
+          <CheckField
+            v-for="column in COLUMNS"
+            :key="column"
+            :checked="columns.includes(column)"
+            @toggle="toggleColumn(column)"
+          >
             {{ t(`setup.outline.columns.${column}`) }}
-          </label>
+          </CheckField>
         </div>
       </VMenu>
     </div>
@@ -320,6 +338,7 @@ provide(OUTLINE_ACTS, {
         :key="openedNode.id"
         :node="openedNode"
         :readonly="plan.isReadonly"
+        :takes-focus="isPressed"
         @moment="(field) => ask([openedNode!.id], field, nameOf(openedNode!.id))"
         @close="opened = null"
       />

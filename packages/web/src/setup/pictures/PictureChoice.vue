@@ -13,6 +13,7 @@ import PictureWords from '../files/PictureWords.vue';
 import CroppedPicture from './CroppedPicture.vue';
 import FocusPicker from './FocusPicker.vue';
 import PictureDialog from './PictureDialog.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   picture: CoursePicture | null;
@@ -59,15 +60,15 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
 <template>
   <div class="choice">
     <p v-if="!readonly" class="acts">
-      <button class="button small" type="button" @click="picker?.click()">
+      <PushButton small @click="picker?.click()">
         <IconUpload :size="16" aria-hidden="true" /> {{ t('setup.look.upload') }}
-      </button>
-      <button class="button small" type="button" @click="isChoosing = true">
+      </PushButton>
+      <PushButton small @click="isChoosing = true">
         <IconPhoto :size="16" aria-hidden="true" /> {{ t('setup.look.fromLibrary') }}
-      </button>
-      <button v-if="picture" class="button small bare" type="button" @click="emit('set', null, false)">
+      </PushButton>
+      <PushButton v-if="picture" weight="bare" small @click="emit('set', null, false)">
         <IconX :size="16" aria-hidden="true" /> {{ t('setup.look.takeOff') }}
-      </button>
+      </PushButton>
       <input
         ref="picker"
         class="visually-hidden"

@@ -6,6 +6,8 @@ import { useI18n } from 'vue-i18n';
 import { ask, path } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
+import { VTextField } from 'vuetify/components/VTextField';
 
 const props = defineProps<{ courseId: string }>();
 const emit = defineEmits<{ take: [picture: TakenPicture] }>();
@@ -79,10 +81,7 @@ async function take(choice: TakePicture): Promise<void> {
     </div>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <template v-if="side === 'library'">
-      <label class="find">
-        <span class="soft">{{ t('setup.look.find') }}</span>
-        <input v-model="find" class="input" type="search" maxlength="100" />
-      </label>
+      <VTextField v-model="find" class="find" type="search" maxlength="100" :label="t('setup.look.find')" />
       <p class="visually-hidden" role="status">{{ t('setup.look.found', found.length) }}</p>
       <ul>
         <li v-for="picture in found" :key="picture.id">
@@ -108,7 +107,7 @@ async function take(choice: TakePicture): Promise<void> {
       <p v-if="own !== null && own.length === 0" class="soft">{{ t('setup.look.noneOwn') }}</p>
     </template>
     <template #foot>
-      <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
+      <PushButton @click="isOpen = false">{{ t('common.cancel') }}</PushButton>
     </template>
   </DialogBox>
 </template>

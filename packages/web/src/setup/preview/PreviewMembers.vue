@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n';
 import MembersFace from '../../learner/members/MembersFace.vue';
 import { useAnswer } from '../../api/use-answer.ts';
 import { usePlan } from '../../stores/plan.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   viewer: Viewer;
@@ -29,6 +30,6 @@ const people = computed(() => {
   <p v-else-if="state === 'loading'" class="soft" role="status">{{ t('learner.loading') }}</p>
   <template v-else>
     <p class="soft" role="status">{{ t('common.problems.unreachable') }}</p>
-    <button class="button small" type="button" @click="reload">{{ t('common.away.again') }}</button>
+    <PushButton small @click="reload">{{ t('common.away.again') }}</PushButton>
   </template>
 </template>

@@ -26,6 +26,7 @@ import GhostList from '../seeing/GhostList.vue';
 import SeeAs from '../seeing/SeeAs.vue';
 import { useWho } from '../seeing/use-who.ts';
 import PreviewScreen from './PreviewScreen.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
@@ -146,25 +147,23 @@ function pin(): void {
         </div>
         <p class="acts">
           <span class="frames" role="group" :aria-label="t('setup.preview.frame')">
-            <button
+            <PushButton
               v-for="one in ['page', 'phone'] as const"
               :key="one"
-              class="button"
-              type="button"
               :aria-pressed="frame === one"
               @click="frame = one"
             >
               {{ t(`setup.preview.frames.${one}`) }}
-            </button>
-            <button class="button" type="button" :aria-pressed="isDark" @click="dark = !isDark">
+            </PushButton>
+            <PushButton :aria-pressed="isDark" @click="dark = !isDark">
               {{ t('setup.preview.dark') }}
-            </button>
+            </PushButton>
           </span>
-          <button class="button" type="button" @click="pin">
+          <PushButton @click="pin">
             <IconPin :size="16" aria-hidden="true" />
             {{ t(seeing.pinned === null ? 'setup.seeing.pin' : 'setup.seeing.unpin') }}
-          </button>
-          <button class="button" type="button" @click="isFull = false">{{ t('common.close') }}</button>
+          </PushButton>
+          <PushButton @click="isFull = false">{{ t('common.close') }}</PushButton>
         </p>
       </div>
     </VDialog>

@@ -39,6 +39,7 @@ import { dayIn } from '../../words/dates.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { useFilled } from '../text/filled.ts';
 import PreviewMembers from './PreviewMembers.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = withDefaults(
   defineProps<{
@@ -200,9 +201,9 @@ watch(place, (now) => {
         @go="go"
       >
         <div v-if="place" class="page">
-          <button class="button small" type="button" @click="reading = null">
+          <PushButton small @click="reading = null">
             <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-          </button>
+          </PushButton>
           <ItemFace
             :section="place.section"
             :item="place.item"
@@ -216,9 +217,9 @@ watch(place, (now) => {
           />
         </div>
         <div v-else-if="section" class="page">
-          <button class="button small" type="button" @click="inSection = null">
+          <PushButton small @click="inSection = null">
             <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
-          </button>
+          </PushButton>
           <SectionFace :section="section" :today="today" :level="2" @open="reading = $event.id" />
         </div>
         <div v-else-if="area === 'announcements'" class="page">

@@ -11,6 +11,7 @@ import FindingSign from '../../ui/frame/FindingSign.vue';
 import { useActs } from '../frame/acts.ts';
 import { useEntryWords } from '../menu/entry-words.ts';
 import { useNodeTitle } from '../node-title.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   finding: Finding;
@@ -107,10 +108,10 @@ function cure(): void {
       </p>
     </div>
     <div class="acts">
-      <button v-if="offered" class="button" type="button" @click="cure">{{ text('cure') }}</button>
-      <button v-if="!here" class="button bare to" type="button" @click="go()">
+      <PushButton v-if="offered" @click="cure">{{ text('cure') }}</PushButton>
+      <PushButton v-if="!here" class="to" weight="bare" @click="go()">
         {{ t(`setup.readiness.goTo.${finding.stop}`) }}
-      </button>
+      </PushButton>
     </div>
   </li>
 </template>

@@ -6,6 +6,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useActs } from '../frame/acts.ts';
 import StopHead from '../frame/StopHead.vue';
 import FindingLine from './FindingLine.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const { t } = useI18n();
 const plan = usePlan();
@@ -22,14 +23,13 @@ const advice = computed(() => plan.found.filter((finding) => !isBlocker(finding)
       <template v-else-if="plan.course?.state === 'draft'">{{ t('setup.readiness.ready') }}</template>
       <template v-else>{{ t('setup.readiness.isOpen') }}</template>
     </p>
-    <button
+    <PushButton
       v-if="plan.course?.state === 'draft' && plan.rights.state && blockers.length === 0"
-      class="button go"
-      type="button"
+      weight="go"
       @click="acts.goLive"
     >
       {{ t('setup.bar.goLive') }}
-    </button>
+    </PushButton>
   </div>
   <section v-if="blockers.length > 0" class="group" aria-labelledby="blockers">
     <h2 id="blockers">{{ t('setup.readiness.blockers') }}</h2>

@@ -8,6 +8,7 @@ import { useI18n } from 'vue-i18n';
 import IconButton from '../../ui/frame/IconButton.vue';
 import ConditionForm from './ConditionForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ node: string; depth: number }>();
 const group = defineModel<ConditionGroup>({ required: true });
@@ -55,9 +56,9 @@ function add(): void {
         <IconButton :icon="IconX" :label="t('setup.rules_editor.drop')" @click="replace(at, null)" />
       </li>
     </ul>
-    <button v-if="group.of.length < MAX_CONDITIONS" class="button small" type="button" @click="add">
+    <PushButton v-if="group.of.length < MAX_CONDITIONS" small @click="add">
       <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.rules_editor.add') }}
-    </button>
+    </PushButton>
   </div>
 </template>
 

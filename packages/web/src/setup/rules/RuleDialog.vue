@@ -21,9 +21,10 @@ import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { useWhyWords } from '../access/why-words.ts';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import GroupForm from './GroupForm.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   /** The section or item; null: the dialog is closed. */
@@ -152,10 +153,10 @@ const effect = computed(() => {
       </details>
     </template>
     <template #foot>
-      <button class="button" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
-      <button class="button main" type="button" :disabled="tried === null" @click="emit('set', edits)">
+      <PushButton @click="emit('close')">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" :disabled="tried === null" @click="emit('set', edits)">
         {{ t('setup.moment.set') }}
-      </button>
+      </PushButton>
     </template>
   </DialogBox>
 </template>

@@ -11,6 +11,7 @@ import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { ghostsOf } from './ghosts.ts';
+import PushButton from '../../ui/frame/PushButton.vue';
 
 const { t } = useI18n();
 const plan = usePlan();
@@ -65,15 +66,14 @@ const listed = computed(() =>
           <span v-if="ghost.answer.state === 'named'" class="named">{{ t('setup.seeing.nameOnly') }}</span>
           <p v-for="reason in ghost.reasons" :key="reason">{{ reason }}</p>
         </div>
-        <button
+        <PushButton
           v-if="!plan.isReadonly && ghost.cure.length > 0"
-          class="button small"
-          type="button"
+          small
           :aria-label="t('setup.seeing.openIt', { title: titleOf(ghost.id) ?? '' })"
           @click="plan.change(ghost.cure)"
         >
           {{ words.cure(ghost.cure) }}
-        </button>
+        </PushButton>
       </li>
     </ul>
     <p v-if="ghosts.length > MOST" class="soft none">

@@ -10,7 +10,7 @@ import { useSeeing } from '../../stores/seeing.ts';
 import type { SeenRole } from '../../stores/seeing.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
-import CheckField from '../fields/CheckField.vue';
+import CheckField from '../../ui/fields/CheckField.vue';
 import { PROGRESS } from '../../stores/example-deeds.ts';
 import { useRoleOfExample } from './use-who.ts';
 

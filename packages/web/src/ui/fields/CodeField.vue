@@ -6,6 +6,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../../api/client.ts';
+import PushButton from '../frame/PushButton.vue';
 
 const props = defineProps<{
   /** The course whose own code it is. */
@@ -94,14 +95,9 @@ onBeforeUnmount(() => {
       persistent-hint
       :error-messages="problem === null ? [] : [problem]"
     />
-    <button
-      v-if="answer && !answer.free"
-      type="button"
-      class="button small proposal"
-      @click="code = answer.proposal"
-    >
+    <PushButton v-if="answer && !answer.free" class="proposal" small @click="code = answer.proposal">
       {{ t('setup.about.codeTake') }} <span class="figures">{{ answer.proposal }}</span>
-    </button>
+    </PushButton>
   </div>
 </template>
 

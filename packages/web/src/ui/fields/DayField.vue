@@ -73,8 +73,9 @@ const said = computed(() => {
   const day = typeof typed === 'string' ? typed : props.day;
   if (day === null) return props.hint;
   const long = formatDay(day, locale.value, { today: '0000' });
-  if (props.warnsOfPast && day < days().today) return t('common.dayPast', { day: long });
-  return typeof typed === 'string' ? long : props.hint;
+  const isPast = props.warnsOfPast && day < days().today;
+  const here = isPast ? t('common.dayPast', { day: long }) : typeof typed === 'string' ? long : '';
+  return [here, props.hint].filter((words) => words !== '').join(' · ');
 });
 
 function pick(day: string): void {

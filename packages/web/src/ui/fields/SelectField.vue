@@ -1,8 +1,10 @@
 <script setup lang="ts" generic="Value extends string | number | null">
 /** Choosing one of some that are too many for tiles: a list that unfolds, with its label above or only told. */
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
+import { VSelect } from 'vuetify/components/VSelect';
 import type { SelectOption } from './select-option.ts';
 
+defineOptions({ inheritAttrs: false });
 const props = defineProps<{
   label: string;
   value: Value;
@@ -10,76 +12,60 @@ const props = defineProps<{
   disabled?: boolean;
   /** What stands beside it says what it is: the label is told to whoever cannot see that. */
   bare?: boolean;
+  /** As high as what stands in a row of a table. */
   small?: boolean;
-  /** So many lines are seen at once, instead of one that unfolds. */
-  lines?: number;
 }>();
 const emit = defineEmits<{ choose: [value: Value] }>();
 
-const id = useId();
-const text = (value: Value): string => (value === null ? '' : String(value));
-const alone = computed(() => props.options.filter(({ group }) => group === undefined));
-const groups = computed(() => [...new Set(props.options.flatMap(({ group }) => group ?? []))]);
+/** The library takes null for nothing chosen, where it is a choice here: "any weekday". */
+const NOTHING = '\u0000';
+const keyOf = (value: Value): string | number => value ?? NOTHING;
 
-function choose(event: Event): void {
-  const said = (event.target as HTMLSelectElement).value;
-  const option = props.options.find(({ value }) => text(value) === said);
-  if (option !== undefined) emit('choose', option.value);
+const line = ({ value, title, disabled }: SelectOption<Value>): object => ({
+  value: keyOf(value),
+  title,
+  props: disabled === true ? { disabled: true } : {},
+});
+/** What stands alone, then each group under its heading. */
+const items = computed(() => {
+  const groups = [...new Set(props.options.flatMap(({ group }) => group ?? []))];
+  return [
+    ...props.options.filter(({ group }) => group === undefined).map(line),
+    ...groups.flatMap((group) => [
+      { type: 'subheader', title: group },
+      ...props.options.filter((one) => one.group === group).map(line),
+    ]),
+  ];
+});
+
+function choose(key: unknown): void {
+  const option = props.options.find(({ value }) => keyOf(value) === key);
+  if (option !== undefined && option.value !== props.value) emit('choose', option.value);
 }
 </script>
 
 <template>
-  <!-- Beside each other: a label around the list would be called by all that it offers as well. -->
-  <div class="select">
-    <label :for="id" :class="bare ? 'visually-hidden' : 'soft'">{{ label }}</label>
-    <select
-      :id="id"
-      class="input"
-      :class="{ small }"
-      :value="text(value)"
-      :disabled="disabled"
-      :size="lines"
-      @change="choose"
-    >
-      <option
-        v-for="option in alone"
-        :key="text(option.value)"
-        :value="text(option.value)"
-        :disabled="option.disabled"
-      >
-        {{ option.title }}
-      </option>
-      <optgroup v-for="group in groups" :key="group" :label="group">
-        <option
-          v-for="option in options.filter((one) => one.group === group)"
-          :key="text(option.value)"
-          :value="text(option.value)"
-          :disabled="option.disabled"
-        >
-          {{ option.title }}
-        </option>
-      </optgroup>
-    </select>
-  </div>
+  <VSelect
+    v-bind="$attrs"
+    :class="['select', { small }]"
+    :model-value="keyOf(value)"
+    :items="items"
+    :label="bare ? undefined : label"
+    :aria-label="bare ? label : undefined"
+    :density="bare || small ? 'compact' : 'comfortable'"
+    :disabled="disabled ?? false"
+    hide-details
+    @update:model-value="choose"
+  />
 </template>
 
 <style scoped>
 .select {
-  display: grid;
-  gap: 2px;
-  min-width: 0;
+  min-width: 120px;
 }
 
-.soft {
-  font-size: 12.5px;
-}
-
-select {
-  max-width: 100%;
-  text-overflow: ellipsis;
-}
-
-select[size] {
-  padding-block: 4px;
+.small {
+  min-width: 104px;
+  font-size: 13px;
 }
 </style>

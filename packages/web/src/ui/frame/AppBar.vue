@@ -2,6 +2,7 @@
 import AccountMenu from './AccountMenu.vue';
 import AppMark from './AppMark.vue';
 import { useSession } from '../../stores/session.ts';
+import PushButton from './PushButton.vue';
 
 const session = useSession();
 </script>
@@ -13,9 +14,9 @@ const session = useSession();
     <span class="spacer" />
     <slot name="end" />
     <AccountMenu v-if="session.person !== null" />
-    <RouterLink v-else class="button small" :to="{ name: 'sign-in', query: { then: $route.fullPath } }">{{
+    <PushButton v-else small :to="{ name: 'sign-in', query: { then: $route.fullPath } }">{{
       $t('common.signIn.title')
-    }}</RouterLink>
+    }}</PushButton>
   </header>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A button of one sign. Its words are its name, and what is shown to those who wait over it. */
 import type { Component } from 'vue';
+import PushButton from './PushButton.vue';
 
 withDefaults(
   defineProps<{
@@ -15,7 +16,7 @@ withDefaults(
 </script>
 
 <template>
-  <button class="button bare square" type="button" :aria-label="label" :title="hint ?? label">
+  <PushButton weight="bare" square :aria-label="label" :title="hint ?? label">
     <component :is="icon" :size="size" aria-hidden="true" />
-  </button>
+  </PushButton>
 </template>

@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n';
 import NothingHere from './NothingHere.vue';
 import type { Loading } from '../../api/use-answer.ts';
+import PushButton from './PushButton.vue';
 
 defineProps<{ state: Loading }>();
 defineEmits<{ again: [] }>();
@@ -21,7 +22,7 @@ const { t } = useI18n();
     <template v-else>
       <h1>{{ t('learner.failed') }}</h1>
       <p class="soft">{{ t('common.problems.unreachable') }}</p>
-      <button class="button main" type="button" @click="$emit('again')">{{ t('common.away.again') }}</button>
+      <PushButton weight="main" @click="$emit('again')">{{ t('common.away.again') }}</PushButton>
     </template>
   </main>
 </template>

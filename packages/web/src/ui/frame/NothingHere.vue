@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
+import PushButton from './PushButton.vue';
 
 defineProps<{ title: string; text: string }>();
 const { t } = useI18n();
@@ -15,7 +16,7 @@ const { t } = useI18n();
     </svg>
     <h1>{{ title }}</h1>
     <p class="soft">{{ text }}</p>
-    <RouterLink class="button main" to="/desk">{{ t('common.toDesk') }}</RouterLink>
+    <PushButton weight="main" to="/desk">{{ t('common.toDesk') }}</PushButton>
   </main>
 </template>
 

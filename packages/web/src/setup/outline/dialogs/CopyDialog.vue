@@ -14,6 +14,7 @@ import NumberField from '../../../ui/fields/NumberField.vue';
 import { useForm } from '../../../ui/fields/refusals.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../../node-title.ts';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ section: string | null }>();
 const isOpen = defineModel<boolean>({ required: true });
@@ -111,15 +112,10 @@ const preview = computed(() => {
     </ol>
     <p class="soft">{{ t('setup.outline.copyText') }}</p>
     <template #foot>
-      <button class="button" type="button" @click="isOpen = false">{{ t('common.cancel') }}</button>
-      <button
-        class="button main"
-        type="button"
-        :disabled="edits.length === 0"
-        @click="emit('copy', edits, chosen ?? '')"
-      >
+      <PushButton @click="isOpen = false">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" :disabled="edits.length === 0" @click="emit('copy', edits, chosen ?? '')">
         {{ t('setup.outline.copyIt', { count: edits.length }, edits.length) }}
-      </button>
+      </PushButton>
     </template>
   </DialogBox>
 </template>

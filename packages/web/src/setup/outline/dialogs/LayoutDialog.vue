@@ -7,8 +7,9 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import ChoiceTiles from '../../../ui/fields/ChoiceTiles.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
-import CheckField from '../../fields/CheckField.vue';
+import CheckField from '../../../ui/fields/CheckField.vue';
 import NumberField from '../../../ui/fields/NumberField.vue';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const isOpen = defineModel<boolean>({ required: true });
@@ -129,7 +130,7 @@ const limit = computed(() => session.me?.institution.largestUpload ?? 100);
       </CheckField>
     </div>
     <template #foot>
-      <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+      <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>

@@ -9,6 +9,7 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import MomentForm from './MomentForm.vue';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 export interface MomentAsk {
   readonly field: 'due' | 'held' | 'opens';
@@ -93,10 +94,10 @@ function save(): void {
       {{ t('setup.moment.forAll', { count: ask.ids.length }) }}
     </p>
     <template #foot>
-      <button class="button" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
-      <button class="button main" type="button" :disabled="!isWhole" @click="save">
+      <PushButton @click="emit('close')">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" :disabled="!isWhole" @click="save">
         {{ t('setup.moment.set') }}
-      </button>
+      </PushButton>
     </template>
   </DialogBox>
 </template>

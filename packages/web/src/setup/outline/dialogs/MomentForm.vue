@@ -2,11 +2,12 @@
 /** The parts of a planned moment, in the words of a sentence. */
 import { allLivingItems, livingSections, WEEKDAYS } from '@itinerary/core';
 import type { Anchor, PlannedMoment, ShiftUnit } from '@itinerary/core';
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../../words/dates.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useNodeTitle } from '../../node-title.ts';
+import ChoiceList from '../../../ui/fields/ChoiceList.vue';
 import DayField from '../../../ui/fields/DayField.vue';
 import TimeField from '../../../ui/fields/TimeField.vue';
 import type { SelectOption } from '../../../ui/fields/select-option.ts';
@@ -25,8 +26,6 @@ const moment = defineModel<PlannedMoment | null>({ required: true });
 const { t, locale } = useI18n();
 const plan = usePlan();
 const titleOf = useNodeTitle();
-/** Two forms may stand on one page. */
-const group = useId();
 
 type Relative = Extract<PlannedMoment, { kind: 'relative' }>;
 type Way = 'none' | 'usual' | 'weekday' | 'relative' | 'fixed';
@@ -47,6 +46,16 @@ const way = computed<Way>(() => {
   if (now.kind !== 'relative') return now.kind;
   return isWeekday(now) ? 'weekday' : 'relative';
 });
+const ways = computed(() =>
+  WAYS.value.map((value) => ({
+    value,
+    title: t(
+      value === 'none'
+        ? `setup.moment.none.${props.ofCourse ? 'ofCourse' : props.field}`
+        : `setup.moment.ways.${value}`,
+    ),
+  })),
+);
 const isEnd = computed(() => props.field === 'due' || props.field === 'until');
 const edge = computed(() => (isEnd.value ? 'end' : 'start'));
 const time = computed(() =>
@@ -137,15 +146,14 @@ const weekdays = computed(() =>
 </script>
 
 <template>
-  <fieldset class="ways">
-    <legend class="visually-hidden">{{ t('setup.moment.way') }}</legend>
-    <label v-for="one in WAYS" :key="one" :class="{ chosen: way === one }">
-      <input type="radio" :name="group" :value="one" :checked="way === one" @change="choose(one)" />
-      {{
-        t(one === 'none' ? `setup.moment.none.${ofCourse ? 'ofCourse' : field}` : `setup.moment.ways.${one}`)
-      }}
-    </label>
-  </fieldset>
+  <ChoiceList
+    class="ways"
+    :legend="t('setup.moment.way')"
+    legend-hidden
+    :choices="ways"
+    :chosen="way"
+    @choose="choose"
+  />
   <div v-if="relative && way === 'weekday'" class="parts">
     <SelectField
       :label="t('setup.moment.weekday')"
@@ -215,32 +223,7 @@ const weekdays = computed(() =>
 
 <style scoped>
 .ways {
-  display: grid;
-  margin: 0 0 12px;
-  padding: 0;
-  border: 1px solid var(--field-rule);
-  border-radius: 6px;
-}
-
-.ways label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 34px;
-  padding: 0 12px;
-  cursor: pointer;
-}
-
-.ways label + label {
-  border-top: 1px solid var(--rule);
-}
-
-.ways .chosen {
-  background: var(--bottle-pale);
-}
-
-.ways input {
-  accent-color: var(--bottle);
+  margin-bottom: 12px;
 }
 
 .parts {

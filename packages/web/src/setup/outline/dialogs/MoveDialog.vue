@@ -8,6 +8,7 @@ import SelectField from '../../../ui/fields/SelectField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import type { Seat } from '../acts/moves.ts';
 import { useNodeTitle } from '../../node-title.ts';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   /** Of the lines that move; null: nobody asks. */
@@ -85,10 +86,10 @@ function move(): void {
       @choose="chosen = $event"
     />
     <template #foot>
-      <button class="button" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
-      <button class="button main" type="button" :disabled="chosen === ''" @click="move">
+      <PushButton @click="emit('close')">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" :disabled="chosen === ''" @click="move">
         {{ t('setup.outline.moveIt') }}
-      </button>
+      </PushButton>
     </template>
   </DialogBox>
 </template>

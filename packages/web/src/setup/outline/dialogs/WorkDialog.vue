@@ -9,6 +9,7 @@ import PlainTable from '../../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ open: [id: string] }>();
@@ -70,7 +71,7 @@ const unassessed = computed(() => outcomes.value.filter(({ assessedBy }) => asse
       {{ t('setup.work.unassessed') }} {{ unassessed.map(({ text }) => text).join('; ') }}
     </p>
     <template #foot>
-      <button class="button main" type="button" @click="isOpen = false">{{ t('common.close') }}</button>
+      <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
     </template>
   </DialogBox>
 </template>

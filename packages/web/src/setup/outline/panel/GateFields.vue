@@ -18,9 +18,10 @@ import { openingSentence } from '../../../learner/words/opening-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import SelectField from '../../../ui/fields/SelectField.vue';
-import CheckField from '../../fields/CheckField.vue';
+import CheckField from '../../../ui/fields/CheckField.vue';
 import HeldNote from '../../held/HeldNote.vue';
 import RuleDialog from '../../rules/RuleDialog.vue';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -169,9 +170,9 @@ function hold(): void {
       <span v-if="node.audience.length === 0" class="soft">{{ t('setup.gates.everybody') }}</span>
     </fieldset>
     <HeldNote v-if="isHeld" :node="node" :readonly="readonly" />
-    <button v-else-if="isLive && !readonly" class="button small" type="button" @click="hold">
+    <PushButton v-else-if="isLive && !readonly" small @click="hold">
       <IconHandStop :size="16" aria-hidden="true" /> {{ t('setup.held.hold') }}
-    </button>
+    </PushButton>
     <RuleDialog
       :target="isWriting ? node.id : null"
       @close="isWriting = false"

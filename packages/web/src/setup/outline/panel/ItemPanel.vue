@@ -11,28 +11,33 @@ import {
   traitsOf,
 } from '@itinerary/core';
 import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextarea } from 'vuetify/components/VTextarea';
 import { momentWords } from '../../../learner/words/moment-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DurationField from '../../../ui/fields/DurationField.vue';
+import { useFocusIn } from '../../../ui/frame/focus-in.ts';
 import TextField from '../../text/TextField.vue';
 import { useDraft } from '../../fields/use-draft.ts';
-import CheckField from '../../fields/CheckField.vue';
+import CheckField from '../../../ui/fields/CheckField.vue';
 import DraftField from '../../fields/DraftField.vue';
 import FileField from '../../files/FileField.vue';
 import AddressField from './AddressField.vue';
 import GateFields from './GateFields.vue';
 import LengthField from './LengthField.vue';
 import OutcomeChoice from './OutcomeChoice.vue';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
-const props = defineProps<{ node: CourseNode; readonly: boolean }>();
+const props = defineProps<{ node: CourseNode; readonly: boolean; takesFocus: boolean }>();
 const emit = defineEmits<{ close: []; moment: [field: 'due' | 'held' | 'opens'] }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
+
+const root = ref<HTMLElement | null>(null);
+useFocusIn(root, () => props.takesFocus);
 
 const read = (field: string): FieldValue =>
   (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
@@ -69,15 +74,17 @@ const moments = computed(() => {
 
 <template>
   <aside
+    ref="root"
     class="panel"
+    tabindex="-1"
     :aria-label="t('setup.outline.panel', { title: node.title ?? t('learner.untitled') })"
     @keydown.esc="emit('close')"
   >
     <header>
       <h2>{{ node.kind === 'section' ? t('setup.outline.addSection') : t(`learner.kinds.${node.kind}`) }}</h2>
-      <button class="button bare square" type="button" :aria-label="t('common.close')" @click="emit('close')">
+      <PushButton weight="bare" square :aria-label="t('common.close')" @click="emit('close')">
         <IconX :size="18" aria-hidden="true" />
-      </button>
+      </PushButton>
     </header>
     <DraftField
       maxlength="200"

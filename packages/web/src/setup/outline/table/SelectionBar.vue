@@ -10,6 +10,7 @@ import {
   IconX,
 } from '@tabler/icons-vue';
 import { useI18n } from 'vue-i18n';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 defineProps<{ count: number; mayBeDue: boolean }>();
 const emit = defineEmits<{
@@ -26,27 +27,27 @@ const { t } = useI18n();
 <template>
   <div class="selection" role="toolbar" :aria-label="t('setup.outline.selection')">
     <strong role="status">{{ t('setup.outline.selected', { count }, count) }}</strong>
-    <button class="button small" type="button" @click="emit('shown', true)">
+    <PushButton small @click="emit('shown', true)">
       <IconEye :size="16" aria-hidden="true" /> {{ t('setup.outline.show') }}
-    </button>
-    <button class="button small" type="button" @click="emit('shown', false)">
+    </PushButton>
+    <PushButton small @click="emit('shown', false)">
       <IconEyeOff :size="16" aria-hidden="true" /> {{ t('setup.outline.hide') }}
-    </button>
-    <button class="button small" type="button" :disabled="!mayBeDue" @click="emit('due')">
+    </PushButton>
+    <PushButton small :disabled="!mayBeDue" @click="emit('due')">
       <IconFlag3 :size="16" aria-hidden="true" /> {{ t('setup.outline.setDue') }}
-    </button>
-    <button class="button small" type="button" @click="emit('move')">
+    </PushButton>
+    <PushButton small @click="emit('move')">
       <IconFolderSymlink :size="16" aria-hidden="true" /> {{ t('setup.outline.moveTo') }}
-    </button>
-    <button class="button small" type="button" @click="emit('duplicate')">
+    </PushButton>
+    <PushButton small @click="emit('duplicate')">
       <IconCopy :size="16" aria-hidden="true" /> {{ t('setup.outline.duplicate') }}
-    </button>
-    <button class="button small" type="button" @click="emit('remove')">
+    </PushButton>
+    <PushButton small @click="emit('remove')">
       <IconTrash :size="16" aria-hidden="true" /> {{ t('setup.outline.remove') }}
-    </button>
-    <button class="button bare small" type="button" @click="emit('clear')">
+    </PushButton>
+    <PushButton weight="bare" small @click="emit('clear')">
       <IconX :size="16" aria-hidden="true" /> {{ t('setup.outline.clear') }}
-    </button>
+    </PushButton>
   </div>
 </template>
 

@@ -2,8 +2,9 @@
 /** A formula, typed as TeX and set below as it is typed. */
 import { computed, onMounted, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import CheckField from '../../fields/CheckField.vue';
+import CheckField from '../../../ui/fields/CheckField.vue';
 import { formula } from '../formulas.ts';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   /** Null: a new one. */
@@ -56,12 +57,12 @@ function set(): void {
       {{ t('setup.text.formulaBlock') }}
     </CheckField>
     <div class="acts">
-      <button class="button small main" type="submit" :disabled="tex.trim() === ''">
+      <PushButton weight="main" small type="submit" :disabled="tex.trim() === ''">
         {{ t(current === null ? 'setup.text.insertFormula' : 'setup.text.changeFormula') }}
-      </button>
-      <button v-if="current === null" class="button small" type="button" @click="emit('close')">
+      </PushButton>
+      <PushButton v-if="current === null" small @click="emit('close')">
         {{ t('common.cancel') }}
-      </button>
+      </PushButton>
     </div>
   </form>
 </template>

@@ -6,6 +6,7 @@ import { computed, nextTick, onMounted, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { usePlan } from '../../../stores/plan.ts';
+import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
   address: string | null;
@@ -70,7 +71,7 @@ function link(): void {
         :aria-invalid="isWrong"
         inputmode="url"
       />
-      <button class="button small main" type="submit">{{ t('setup.text.setLink') }}</button>
+      <PushButton weight="main" small type="submit">{{ t('setup.text.setLink') }}</PushButton>
     </div>
     <VAutocomplete
       v-else
@@ -86,15 +87,10 @@ function link(): void {
     />
     <p v-if="isWrong" class="wrong" role="alert">{{ t('setup.text.addressWrong') }}</p>
     <div class="line">
-      <button
-        v-if="address !== null || item !== null"
-        class="button small"
-        type="button"
-        @click="emit('unlink')"
-      >
+      <PushButton v-if="address !== null || item !== null" small @click="emit('unlink')">
         <IconUnlink :size="16" aria-hidden="true" /> {{ t('setup.text.unlink') }}
-      </button>
-      <button class="button small" type="button" @click="emit('close')">{{ t('common.cancel') }}</button>
+      </PushButton>
+      <PushButton small @click="emit('close')">{{ t('common.cancel') }}</PushButton>
     </div>
   </form>
 </template>
