@@ -41,7 +41,7 @@ test('units that open one week after joining, for two who joined ten days apart'
   await dialog.getByText('From a moment on').click();
   await dialog.getByRole('radio', { name: 'So long before or after something' }).check();
   await put(dialog.getByLabel('How many'), '1');
-  await choose(dialog.getByLabel('Of what'), 'weeks');
+  await choose(dialog.getByLabel('Of what'), 'week');
   await choose(dialog.getByRole('combobox', { name: 'What', exact: true }), 'the day of joining');
   await dialog.getByRole('button', { name: 'Set it' }).click();
   await allSaved(page);

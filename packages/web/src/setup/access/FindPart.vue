@@ -90,7 +90,9 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
           maxlength="200"
           autocomplete="off"
           :readonly="readonly"
-          :label="t(`setup.access.passphrase.${plan.passphrase}`)"
+          :label="t('setup.access.passphrase.word')"
+          :hint="t(`setup.access.passphrase.${plan.passphrase}`)"
+          persistent-hint
         />
         <PushButton small type="submit" :disabled="readonly || typed.trim() === ''">
           {{ t('setup.access.passphrase.set') }}

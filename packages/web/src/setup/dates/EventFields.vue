@@ -131,14 +131,11 @@ summary {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
   gap: 12px;
+  align-items: start;
   margin-top: 8px;
 }
 
 .event {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
   margin-top: 10px;
 }
 </style>

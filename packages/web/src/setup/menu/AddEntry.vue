@@ -152,7 +152,7 @@ function add(): void {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 12px;
-  align-items: end;
+  align-items: center;
   padding: 10px 12px;
   background: var(--mist);
 }

@@ -79,7 +79,7 @@ const emit = defineEmits<{ choose: [value: Value] }>();
   padding-block: 4px;
 }
 
-.choices :deep(.v-radio-group > .v-input__control > .v-label) {
+.choices > :deep(.v-input__control > .v-label) {
   margin: 0 0 4px;
 }
 

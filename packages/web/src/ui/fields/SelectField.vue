@@ -60,7 +60,9 @@ function choose(key: unknown): void {
 </template>
 
 <style scoped>
-.select {
+/* Whoever places it says otherwise with a single class. */
+:where(.select) {
+  flex: 0 1 auto;
   min-width: 120px;
 }
 

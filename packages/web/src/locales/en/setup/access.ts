@@ -28,6 +28,7 @@ export default {
     anyone: 'Whoever can find it looks at what is shown, and takes part in nothing.',
   },
   passphrase: {
+    word: 'Passphrase',
     none: 'There is no passphrase yet. Set one:',
     easy: 'The passphrase is easy to guess. Set another one:',
     good: 'A passphrase is set. It is shown to nobody. Replace it:',

@@ -32,6 +32,7 @@ export default {
     anyone: 'Quien pueda encontrarlo mira lo que se ve, y no participa en nada.',
   },
   passphrase: {
+    word: 'Contraseña',
     none: 'No hay contraseña todavía. Pon una:',
     easy: 'La contraseña es fácil de adivinar. Pon otra:',
     good: 'Hay una contraseña. No se enseña a nadie. Cambiarla:',

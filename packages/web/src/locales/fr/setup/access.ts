@@ -37,6 +37,7 @@ export default {
     anyone: 'Qui peut trouver le cours regarde ce qui est montré, sans prendre part.',
   },
   passphrase: {
+    word: 'Phrase de passe',
     none: 'Il n’y a pas encore de phrase de passe. En fixer une :',
     easy: 'La phrase de passe se devine. En fixer une autre :',
     good: 'Une phrase de passe est fixée. Elle n’est montrée à personne. La remplacer :',
