@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url';
+
 // Unit tests run anywhere; server tests need a PostgreSQL whose address scripts/test.mjs passes in.
 const shared = {
   extensionsToTreatAsEsm: ['.ts', '.vue'],
@@ -6,7 +8,7 @@ const shared = {
     '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
     '^.+\\.vue$': '<rootDir>/scripts/jest/vue.mjs',
   },
-  testEnvironment: '<rootDir>/scripts/jest/plain.mjs',
+  testEnvironment: fileURLToPath(new URL('scripts/jest/plain.cjs', import.meta.url)),
 };
 export default {
   projects: [

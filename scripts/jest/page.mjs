@@ -1,6 +1,6 @@
 // A page for components: jsdom, with what Node and every browser have and it has not.
 import { TestEnvironment } from 'jest-environment-jsdom';
-import { haveNamesAtHand } from './names.mjs';
+import { haveNamesAtHand } from './names.cjs';
 
 export default class Page extends TestEnvironment {
   constructor(config, context) {

@@ -65,6 +65,13 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['setup', 'learner', 'desk'] },
   },
   {
+    path: '/parts',
+    component: () => withCore(() => import('../parts/PartsPage.vue')),
+    meta: { open: true },
+    // In development, and where the clock stands: for everybody else there is no such page.
+    beforeEnter: () => import.meta.env.DEV || useSession().me?.clockStands === true || '/desk',
+  },
+  {
     path: '/courses/:course',
     component: () => import('../learner/shell/CourseShell.vue'),
     meta: { open: true, areas: ['learner'] },

@@ -11,7 +11,7 @@ import {
   share,
 } from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch, provide } from 'vue';
+import { computed, nextTick, onMounted, ref, watch, provide } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { VMenu } from 'vuetify/components/VMenu';
@@ -21,7 +21,6 @@ import { useSession } from '../../stores/session.ts';
 import FindField from '../../ui/fields/FindField.vue';
 import type { SelectOption } from '../../ui/fields/select-option.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
-import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import { relinkCopies } from '../text/copied-links.ts';
 import LoadDialog from '../load/LoadDialog.vue';
@@ -33,6 +32,7 @@ import type { Column } from './table/columns.ts';
 import CopyDialog from './dialogs/CopyDialog.vue';
 import { useFileDrop } from './table/file-drop.ts';
 import ItemPanel from './panel/ItemPanel.vue';
+import { useOpened } from './panel/use-opened.ts';
 import LayoutDialog from './dialogs/LayoutDialog.vue';
 import MomentDialog from './dialogs/MomentDialog.vue';
 import type { MomentAsk } from './dialogs/MomentDialog.vue';
@@ -66,16 +66,7 @@ const filters = computed((): readonly SelectOption<Filter['only']>[] => [
   { value: 'hidden', title: t('setup.outline.onlyHidden') },
   ...ITEM_KINDS.map((value) => ({ value, title: t(`learner.kinds.${value}`) })),
 ]);
-const openedId = ref<string | null>(null);
-/** Opened by its own button, the panel takes the focus; beside a new line, whose title is typed next, it does not. */
-const isPressed = ref(false);
-const opened = computed({
-  get: () => openedId.value,
-  set: (id) => {
-    isPressed.value = false;
-    openedId.value = id;
-  },
-});
+const { opened, openedNode, isPressed, press } = useOpened();
 const columns = useColumns();
 const asked = ref<MomentAsk | null>(null);
 const isCopying = ref(false);
@@ -105,16 +96,6 @@ const selection = useSelection((id) => {
   const place = findNode(course.value, id);
   return place !== null && !place.node.removed;
 });
-const openedNode = computed(() => {
-  const place = opened.value === null ? null : findNode(course.value, opened.value);
-  const isThere = place !== null && !place.node.removed && place.above.every(({ removed }) => !removed);
-  return isThere ? place.node : null;
-});
-
-const { isItemOpen } = useActs();
-watch(openedNode, (now) => (isItemOpen.value = now !== null));
-onBeforeUnmount(() => (isItemOpen.value = false));
-
 const titleOf = useNodeTitle();
 const nameOf = (id: string): string => titleOf(id) ?? t('learner.untitled');
 
@@ -222,10 +203,7 @@ provide(OUTLINE_ACTS, {
   minutes: setMinutes,
   shown: (row, shown) => plan.set(row.id, 'shown', shown, !shown),
   remove: (row) => void remove(row),
-  open: (row) => {
-    opened.value = opened.value === row.id ? null : row.id;
-    isPressed.value = true;
-  },
+  open: ({ id }) => press(id),
   add: (row) => void addItem('page', row.id),
   fold: toggle,
   select: (id, extend) => (extend ? selection.extendTo(id, order.value) : selection.toggle(id)),

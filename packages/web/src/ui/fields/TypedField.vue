@@ -63,6 +63,7 @@ defineExpose({ focus: () => field.value?.focus(), reading, leave });
     :hint="hint"
     persistent-hint
     :error-messages="errors"
+    :aria-invalid="errors.length > 0"
     @update:model-value="type(String($event ?? ''))"
     @blur="leave"
     @keydown.enter="leave"

@@ -73,7 +73,7 @@ function choose(zone: string | null): void {
 <template>
   <VAutocomplete
     v-model:search="search"
-    class="zone"
+    :class="['zone', { searching: search !== '' && search !== here.title }]"
     :model-value="zone"
     :items="[...found]"
     :label="label"
@@ -101,7 +101,7 @@ function choose(zone: string | null): void {
 }
 
 /* While somebody looks for another, what they type stands alone. */
-.zone :deep(.v-field--focused .v-autocomplete__selection) {
+.zone.searching :deep(.v-field--focused .v-autocomplete__selection) {
   display: none;
 }
 </style>

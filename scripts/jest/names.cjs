@@ -1,7 +1,7 @@
 // Jest runs tests in a context of their own, where each look at `Math` or `Object` asks the host first, a hundred times
 // as slowly as elsewhere. Said once as constants of the context, the language's own names are found at once.
 // Left out is what tests put something else in the place of: clocks, timers, the page, requests.
-import { runInContext } from 'node:vm';
+const { runInContext } = require('node:vm');
 
 const NAMES = `
   AggregateError Array ArrayBuffer BigInt BigInt64Array BigUint64Array Boolean DataView Error EvalError Float32Array
@@ -14,6 +14,6 @@ const NAMES = `
   .split(/\s+/);
 
 /** To be called when the environment has put its own in place. */
-export function haveNamesAtHand(context) {
+exports.haveNamesAtHand = (context) => {
   runInContext(`const { ${NAMES.join(', ')} } = globalThis;`, context);
-}
+};

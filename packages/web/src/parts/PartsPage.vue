@@ -1,0 +1,226 @@
+<script setup lang="ts">
+/**
+ * The small parts that every screen is made of, each in its states, side by side: for whoever changes one, and for the
+ * tests, which type into its fields. It is there in development and where the clock stands, and no part of the product;
+ * its headings are the names of files.
+ */
+import { IconPencil, IconTrash } from '@tabler/icons-vue';
+import { computed, provide, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useSession } from '../stores/session.ts';
+import CheckField from '../ui/fields/CheckField.vue';
+import ChoiceList from '../ui/fields/ChoiceList.vue';
+import ChoiceTiles from '../ui/fields/ChoiceTiles.vue';
+import { COURSE_DAYS } from '../ui/fields/day-context.ts';
+import type { DayMark } from '../ui/fields/day-context.ts';
+import DayField from '../ui/fields/DayField.vue';
+import DurationField from '../ui/fields/DurationField.vue';
+import FindField from '../ui/fields/FindField.vue';
+import MonthPicker from '../ui/fields/MonthPicker.vue';
+import NumberField from '../ui/fields/NumberField.vue';
+import SelectField from '../ui/fields/SelectField.vue';
+import TimeField from '../ui/fields/TimeField.vue';
+import ZoneField from '../ui/fields/ZoneField.vue';
+import AppBar from '../ui/frame/AppBar.vue';
+import DialogBox from '../ui/frame/DialogBox.vue';
+import IconButton from '../ui/frame/IconButton.vue';
+import PlainTable from '../ui/frame/PlainTable.vue';
+import PushButton from '../ui/frame/PushButton.vue';
+
+const { t } = useI18n();
+const session = useSession();
+
+const whole = ref<number | null>(7);
+const number = ref<number | null>(7.5);
+const duration = ref<number | null>(90);
+const day = ref<string | null>('2027-02-22');
+const time = ref<string | null>('23:59');
+const zone = ref('Asia/Kolkata');
+const kept = computed(() => ({
+  whole: whole.value,
+  number: number.value,
+  duration: duration.value,
+  day: day.value,
+  time: time.value,
+  zone: zone.value,
+}));
+
+const WEIGHTS = ['usual', 'main', 'go', 'bare'] as const;
+const words = (weight: (typeof WEIGHTS)[number]): string =>
+  t(weight === 'bare' ? 'common.cancel' : 'common.signIn.enter');
+const appearances = computed(() =>
+  (['system', 'light', 'dark'] as const).map((value) => ({
+    value,
+    title: t(`common.account.appearances.${value}`),
+  })),
+);
+const tiles = computed(() => appearances.value.map((one) => ({ ...one, text: t('common.signIn.promise') })));
+const appearance = ref<'system' | 'light' | 'dark'>('light');
+const isTrue = ref(true);
+const isOpen = ref(false);
+const find = ref('');
+
+/** A course of three weeks with a pause in it. */
+const MARKS: Readonly<Record<string, DayMark>> = {
+  '2027-02-08': { kind: 'week', words: '1' },
+  '2027-02-15': { kind: 'week', words: '2' },
+  '2027-02-22': { kind: 'pause', words: t('common.close') },
+  '2027-02-23': { kind: 'pause', words: t('common.close') },
+  '2027-02-28': { kind: 'last', words: '3' },
+};
+provide(
+  COURSE_DAYS,
+  computed(() => ({
+    today: session.today,
+    first: null,
+    weekStart: 1,
+    markOf: (iso: string) => MARKS[iso] ?? null,
+  })),
+);
+</script>
+
+<template>
+  <AppBar />
+  <main id="main" class="parts">
+    <h1>ui</h1>
+    <section aria-label="PushButton">
+      <h2>PushButton</h2>
+      <p v-for="isSmall in [false, true]" :key="String(isSmall)" class="row">
+        <PushButton v-for="weight in WEIGHTS" :key="weight" :weight="weight" :small="isSmall">
+          {{ words(weight) }}
+        </PushButton>
+        <PushButton :small="isSmall" disabled>{{ t('common.signIn.enter') }}</PushButton>
+        <PushButton :small="isSmall" to="/desk">{{ t('common.toDesk') }}</PushButton>
+      </p>
+      <p class="row">
+        <IconButton :icon="IconPencil" :label="t('common.account.appearance')" />
+        <IconButton :icon="IconTrash" :label="t('common.close')" disabled />
+        <PushButton @click="isOpen = true">DialogBox</PushButton>
+      </p>
+    </section>
+    <section aria-label="fields">
+      <h2>NumberField, DurationField, DayField, TimeField, ZoneField</h2>
+      <div class="grid">
+        <NumberField
+          name="whole"
+          :number="whole"
+          :least="0"
+          :most="500"
+          label="whole"
+          @set="whole = $event"
+        />
+        <NumberField
+          name="number"
+          :number="number"
+          :least="0"
+          :most="500"
+          fractions
+          label="number"
+          @set="number = $event"
+        />
+        <DurationField
+          name="duration"
+          :minutes="duration"
+          :most="10000"
+          label="duration"
+          @set="duration = $event"
+        />
+        <DayField name="day" :day="day" label="day" @day="day = $event" />
+        <TimeField name="time" :time="time" label="time" @set="time = $event" />
+        <ZoneField :zone="zone" label="zone" @set="zone = $event" />
+        <NumberField :number="7" :least="1" :most="9" label="readonly" readonly />
+        <NumberField :number="7" :least="1" :most="9" label="hint" :hint="t('common.signIn.promise')" />
+        <NumberField
+          :number="70"
+          :least="1"
+          :most="9"
+          label="wrong"
+          :wrong="t('common.expected.whole', { least: 1, most: 9 })"
+        />
+      </div>
+      <output class="figures" data-kept>{{ JSON.stringify(kept) }}</output>
+    </section>
+    <section aria-label="choices">
+      <h2>SelectField, CheckField, ChoiceList, ChoiceTiles, FindField</h2>
+      <div class="grid">
+        <SelectField
+          :label="t('common.account.appearance')"
+          :value="appearance"
+          :options="appearances"
+          @choose="appearance = $event"
+        />
+        <SelectField
+          bare
+          :label="t('common.account.language')"
+          :value="appearance"
+          :options="appearances"
+          @choose="appearance = $event"
+        />
+        <FindField v-model="find" :label="t('common.palette.find')" />
+        <CheckField :checked="isTrue" @toggle="isTrue = $event">{{ t('common.signIn.promise') }}</CheckField>
+        <CheckField :checked="!isTrue" disabled>{{ t('common.signIn.promise') }}</CheckField>
+        <ChoiceList
+          :legend="t('common.account.appearance')"
+          :choices="appearances"
+          :chosen="appearance"
+          @choose="appearance = $event"
+        />
+      </div>
+      <ChoiceTiles
+        :legend="t('common.account.appearance')"
+        :tiles="tiles"
+        :chosen="appearance"
+        @choose="appearance = $event"
+      />
+    </section>
+    <section aria-label="MonthPicker">
+      <h2>MonthPicker, PlainTable</h2>
+      <div class="row">
+        <MonthPicker :day="day" @pick="day = $event" />
+        <PlainTable :columns="[{ title: t('common.account.language') }, { title: 'ISO', atEnd: true }]">
+          <tr v-for="code in ['en', 'es', 'fr', 'ar'] as const" :key="code">
+            <th scope="row">{{ t(`common.languages.${code}`) }}</th>
+            <td class="right figures">{{ code }}</td>
+          </tr>
+        </PlainTable>
+      </div>
+    </section>
+    <DialogBox v-model="isOpen" title="DialogBox">
+      <p>{{ t('common.signIn.promise') }}</p>
+      <template #foot>
+        <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
+      </template>
+    </DialogBox>
+  </main>
+</template>
+
+<style scoped>
+.parts {
+  display: grid;
+  gap: 20px;
+  max-width: 1080px;
+  margin: 0 auto;
+  padding: 24px 16px 48px;
+}
+
+section {
+  display: grid;
+  gap: 12px;
+  padding-top: 12px;
+  border-top: 1px solid var(--rule);
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: start;
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 14px;
+  align-items: start;
+}
+</style>
