@@ -30,6 +30,15 @@ import PushButton from '../ui/frame/PushButton.vue';
 const { t } = useI18n();
 const session = useSession();
 
+/** Headings are the names of files, in every language. */
+const FILES = {
+  all: 'ui',
+  buttons: 'PushButton',
+  fields: 'NumberField, DurationField, DayField, TimeField, ZoneField',
+  choices: 'SelectField, CheckField, ChoiceList, ChoiceTiles, FindField',
+  tables: 'MonthPicker, PlainTable',
+  dialog: 'DialogBox',
+};
 const whole = ref<number | null>(7);
 const number = ref<number | null>(7.5);
 const duration = ref<number | null>(90);
@@ -82,9 +91,9 @@ provide(
 <template>
   <AppBar />
   <main id="main" class="parts">
-    <h1>ui</h1>
+    <h1>{{ FILES.all }}</h1>
     <section aria-label="PushButton">
-      <h2>PushButton</h2>
+      <h2>{{ FILES.buttons }}</h2>
       <p v-for="isSmall in [false, true]" :key="String(isSmall)" class="row">
         <PushButton v-for="weight in WEIGHTS" :key="weight" :weight="weight" :small="isSmall">
           {{ words(weight) }}
@@ -95,11 +104,11 @@ provide(
       <p class="row">
         <IconButton :icon="IconPencil" :label="t('common.account.appearance')" />
         <IconButton :icon="IconTrash" :label="t('common.close')" disabled />
-        <PushButton @click="isOpen = true">DialogBox</PushButton>
+        <PushButton @click="isOpen = true">{{ FILES.dialog }}</PushButton>
       </p>
     </section>
     <section aria-label="fields">
-      <h2>NumberField, DurationField, DayField, TimeField, ZoneField</h2>
+      <h2>{{ FILES.fields }}</h2>
       <div class="grid">
         <NumberField
           name="whole"
@@ -141,7 +150,7 @@ provide(
       <output class="figures" data-kept>{{ JSON.stringify(kept) }}</output>
     </section>
     <section aria-label="choices">
-      <h2>SelectField, CheckField, ChoiceList, ChoiceTiles, FindField</h2>
+      <h2>{{ FILES.choices }}</h2>
       <div class="grid">
         <SelectField
           :label="t('common.account.appearance')"
@@ -174,7 +183,7 @@ provide(
       />
     </section>
     <section aria-label="MonthPicker">
-      <h2>MonthPicker, PlainTable</h2>
+      <h2>{{ FILES.tables }}</h2>
       <div class="row">
         <MonthPicker :day="day" @pick="day = $event" />
         <PlainTable :columns="[{ title: t('common.account.language') }, { title: 'ISO', atEnd: true }]">
@@ -185,7 +194,7 @@ provide(
         </PlainTable>
       </div>
     </section>
-    <DialogBox v-model="isOpen" title="DialogBox">
+    <DialogBox v-model="isOpen" :title="FILES.dialog">
       <p>{{ t('common.signIn.promise') }}</p>
       <template #foot>
         <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>
