@@ -117,7 +117,7 @@ header .changes {
 }
 
 .to-day :deep(input) {
-  padding-inline: 0;
+  padding-inline: 7px 0;
   font-family: var(--font-text);
   font-size: 12.5px;
 }
