@@ -24,7 +24,11 @@ test('a draft goes live at a moment, on a learner’s open desk, without a reloa
 
     await page.goto(`/setup/${id}/access`);
     const field = page.locator('#field-goesLive');
-    await put(field.getByRole('textbox', { name: 'Go live by itself on' }), '2027-02-17');
+    // A moment that is past would be at once, which nobody means.
+    await put(field.getByRole('textbox', { name: 'Go live by itself on' }), '1 Feb 2027');
+    await expect(field.getByText('This moment is past')).toBeVisible();
+    await expect(field.getByRole('button', { name: 'Set it' })).toBeDisabled();
+    await put(field.getByRole('textbox', { name: 'Go live by itself on' }), 'tomorrow');
     await put(field.getByLabel('Time'), '08:00');
     await field.getByRole('button', { name: 'Set it' }).click();
     await expect(page.getByText('Goes live Wed 17 Feb 08:00')).toBeVisible();

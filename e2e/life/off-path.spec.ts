@@ -23,6 +23,16 @@ test('numbers and days that cannot be right are said at their field, and what st
     await expect(weeks).toHaveValue(wrong);
     expect((await kept(page, id)).dates).toMatchObject({ weeks: 3 });
   }
+  // It is there when one comes back, and gone with the page.
+  await page
+    .getByRole('link', { name: /^About/ })
+    .first()
+    .click();
+  await page
+    .getByRole('link', { name: /^Dates/ })
+    .first()
+    .click();
+  await expect(weeks).toHaveValue('2.5');
   await page.reload();
   await expect(weeks).toHaveValue('3');
 
