@@ -76,6 +76,28 @@ describe('somebody who listens', () => {
     expect([heard('missed'), heard('course')]).toEqual([1, 1]);
   });
 
+  test('is never told what was written: no words, no ids but of courses that they plan', async () => {
+    const MARK = 'mark-nobody-hears';
+    const people = ['instructor', 'assistant', 'learner', 'outsider', 'staff'] as const;
+    const all = await Promise.all(people.map(async (who) => ({ who, heard: await listen(who) })));
+    const course = ids[LIVE] as string;
+    const said = { kind: 'set', target: course, field: 'bringAlong', value: MARK, was: null };
+    await change(course, [{ kind: 'set', target: course, field: 'title', value: MARK, was: '' }]);
+    await change(course, [said, { ...said, field: 'madeFor', value: MARK }]);
+    await change(ids[DRAFT] as string, [
+      { kind: 'set', target: ids[DRAFT], field: 'title', value: MARK, was: '' },
+    ]);
+    const hears = (who: (typeof people)[number]): Heard => all.find((one) => one.who === who)?.heard as Heard;
+    await Promise.all([hears('instructor').until('course', 3), hears('learner').until('look')]);
+    for (const { who, heard } of all) {
+      const told = JSON.stringify(heard.events);
+      expect([who, told.includes(MARK)]).toEqual([who, false]);
+      // Who plans a course is told its id; nobody else is told of which it is.
+      const plans = who === 'instructor' || who === 'assistant';
+      if (!plans && who !== 'staff') expect([who, told.includes(course)]).toEqual([who, false]);
+    }
+  });
+
   test('hears nothing of courses that they are not on', async () => {
     const outsider = await listen('outsider');
     const staff = await listen('staff');
