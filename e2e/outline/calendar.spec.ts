@@ -40,6 +40,15 @@ test('fifteen weeks with a spring pause, moved by a week, turned into units, a u
     await expect(page.getByRole('definition').filter({ hasText: 'Sun 2 May' })).toBeVisible();
     await expect(page.getByRole('row', { name: /Spring break/ })).toContainText('8–14 Mar');
     await expect(page.getByText('Sun 2 May counts until its last moment')).toBeVisible();
+    await page.getByRole('button', { name: 'Pick a day: First day' }).click();
+    const month = page.locator('.v-overlay--active');
+    await expect(month.locator('[data-v-date="2027-01-18"]')).toHaveAccessibleName(/^Mon 18 Jan 2027, ./);
+    await month.getByRole('button', { name: /next month/i }).click();
+    await month.getByRole('button', { name: /next month/i }).click();
+    await expect(month.locator('[data-v-date="2027-03-10"]')).toHaveAccessibleName(
+      'Wed 10 Mar 2027, Spring break',
+    );
+    await page.keyboard.press('Escape');
   });
 
   await test.step('work in a section, due on a fixed day in another', async () => {

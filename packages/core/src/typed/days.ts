@@ -130,8 +130,8 @@ function partsOf(said: string, locale: TypedIn): Parts | null {
   const tokens = tokensOf(said, locale);
   const words = tokens.filter((token) => !/^\d+$/.test(token));
   const figures = tokens.filter((token) => /^\d+$/.test(token));
-  const first = tokens[0];
-  const weekdayWord = words.length > 0 && words[0] === first && !isMonthAlone(words) ? words[0] : undefined;
+  // One word beside figures is the month, wherever it stands: "May 23" as "23 May".
+  const weekdayWord = words.length > 1 && words[0] === tokens[0] ? words[0] : undefined;
   const weekday = weekdayWord === undefined ? null : weekdayOf(weekdayWord, locale);
   if (weekdayWord !== undefined && weekday === null) return null;
   const monthWords = weekdayWord === undefined ? words : words.slice(1);
@@ -148,9 +148,6 @@ function partsOf(said: string, locale: TypedIn): Parts | null {
   if (month === null || date === undefined || date.length > 2 || more.length > 0) return null;
   return { weekday, date: Number(date), month, year: year === undefined ? null : fullYear(year) };
 }
-
-/** One word beside figures is the month, wherever it stands: "May 23" as "23 May". */
-const isMonthAlone = (words: readonly string[]): boolean => words.length === 1;
 
 const dayOf = (year: number, month: number, date: number): string =>
   `${String(year).padStart(4, '0')}-${two(month)}-${two(date)}`;

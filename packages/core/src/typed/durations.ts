@@ -54,19 +54,3 @@ export function readDuration(
     return notRead({ code: 'duration', least, most });
   return Number.isInteger(minutes) ? read(minutes) : notRead({ code: 'whole_minutes' });
 }
-
-const SHORT: Readonly<Record<TypedIn, readonly [string, string]>> = {
-  en: ['h', 'min'],
-  es: ['h', 'min'],
-  fr: ['h', 'min'],
-  ar: ['س', 'د'],
-};
-
-/** `25 min`, `1 h`, `1 h 30`: read again, it is the same. */
-export function writeDuration(minutes: number, locale: TypedIn): string {
-  const [hour, minute] = SHORT[locale];
-  const rest = minutes % 60;
-  const hours = (minutes - rest) / 60;
-  if (hours === 0) return `${rest} ${minute}`;
-  return rest === 0 ? `${hours} ${hour}` : `${hours} ${hour} ${String(rest).padStart(2, '0')}`;
-}

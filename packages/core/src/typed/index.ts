@@ -2,7 +2,7 @@
 export { readColour } from './colours.ts';
 export { readDay } from './days.ts';
 export type { DayContext } from './days.ts';
-export { readDuration, writeDuration } from './durations.ts';
+export { readDuration } from './durations.ts';
 export { readMoment } from './moments.ts';
 export type { TypedMoment } from './moments.ts';
 export { readNumber, writeNumber } from './numbers.ts';

@@ -1,4 +1,5 @@
 /** Times of day as they are typed: `23:59`, `9`, `9h30`, `9.30`, `2359`, `9:30 pm`, `noon`. */
+import { timeOf } from '../calendar/zone.ts';
 import { notRead, read } from './reading.ts';
 import type { Reading } from './reading.ts';
 import { plain } from './plain.ts';
@@ -11,8 +12,6 @@ const NAMED = new Map([
 const MORNING = /(?:am|a\. ?m\.?|صباحا|ص)$/;
 const EVENING = /(?:pm|p\. ?m\.?|مساء|م)$/;
 const CLOCK = /^(\d{1,2})(?: ?(?:[:.h]|س) ?(\d{2})?)?(?: ?(?:h|hs|hrs|د)\.?)?$/;
-
-const two = (value: number): string => String(value).padStart(2, '0');
 
 /** @returns `HH:MM`, null for nothing, or that a time is expected. 24:00 is none: it is the next day's 00:00. */
 export function readTime(text: string): Reading<string | null> {
@@ -31,5 +30,5 @@ export function readTime(text: string): Reading<string | null> {
     if (hour < 1 || hour > 12) return notRead({ code: 'time' });
     hour = (hour % 12) + (half === 'evening' ? 12 : 0);
   }
-  return hour > 23 || minute > 59 ? notRead({ code: 'time' }) : read(`${two(hour)}:${two(minute)}`);
+  return hour > 23 || minute > 59 ? notRead({ code: 'time' }) : read(timeOf(hour * 60 + minute));
 }

@@ -4,7 +4,7 @@
  * that whoever asks for it takes it by itself: `@itinerary/core/zones`.
  */
 import { rawTimeZones } from '@vvo/tzdb';
-import { zoneOf } from '../calendar/zone.ts';
+import { timeOf, zoneOf } from '../calendar/zone.ts';
 import { toDayNumber } from '../calendar/day-number.ts';
 import { plain } from './plain.ts';
 import type { TypedIn } from './reading.ts';
@@ -69,9 +69,7 @@ function all(): readonly Known[] {
 export function offsetOf(zone: string, day: string): string {
   const noon = toDayNumber(day) * DAY_MS + DAY_MS / 2;
   const minutes = Math.round((zoneOf(zone).localOf(noon) - noon) / 60_000);
-  const size = Math.abs(minutes);
-  const two = (value: number): string => String(value).padStart(2, '0');
-  return `${minutes < 0 ? '-' : '+'}${two(Math.floor(size / 60))}:${two(size % 60)}`;
+  return `${minutes < 0 ? '-' : '+'}${timeOf(Math.abs(minutes))}`;
 }
 
 const countries = new Map<string, Intl.DisplayNames>();

@@ -10,7 +10,6 @@ import {
   readNumber,
   readTime,
   TYPED_IN,
-  writeDuration,
   writeNumber,
 } from '../../src/index.ts';
 import type { Reading } from '../../src/index.ts';
@@ -74,21 +73,12 @@ test('a day without a year is the first on or after the day it is counted from',
   );
 });
 
-test('numbers and durations are read as they are written', () => {
+test('numbers are read as they are written', () => {
   fc.assert(
-    fc.property(
-      fc.integer({ min: 0, max: 10_000 }),
-      fc.integer({ min: 0, max: 400 }),
-      locales,
-      (minutes, eighths, locale) => {
-        expect(readDuration(writeDuration(minutes, locale), MINUTES, locale)).toEqual({
-          ok: true,
-          value: minutes,
-        });
-        const number = eighths / 8;
-        expect(readNumber(writeNumber(number, locale), PARTS, locale)).toEqual({ ok: true, value: number });
-      },
-    ),
+    fc.property(fc.integer({ min: 0, max: 400 }), locales, (eighths, locale) => {
+      const number = eighths / 8;
+      expect(readNumber(writeNumber(number, locale), PARTS, locale)).toEqual({ ok: true, value: number });
+    }),
     { numRuns: runs(2000), seed: 20270218 },
   );
 });

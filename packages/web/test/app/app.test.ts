@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { problemCodes } from '@itinerary/contract';
-import { ITEM_KINDS, PAIRS, RULES } from '@itinerary/core';
+import { ITEM_KINDS, MAX_MINUTES, PAIRS, readDuration, RULES, TYPED_IN } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
 import { STOPS } from '../../src/setup/frame/stops.ts';
 import {
@@ -72,6 +72,12 @@ describe('days as people read them', () => {
     expect(formatLongDay('2027-01-11', 'es')).toBe('11 de enero');
     expect([25, 60, 190].map((one) => formatMinutes(one, 'en'))).toEqual(['25 min', '1 h', '3 h 10']);
     expect(formatMinutes(190, 'ar')).toBe('3 س 10');
+    // What a field shows is read again as what it shows.
+    for (const locale of TYPED_IN)
+      for (let minutes = 0; minutes <= MAX_MINUTES; minutes += 7)
+        expect(readDuration(formatMinutes(minutes, locale), { least: 0, most: MAX_MINUTES }, locale)).toEqual(
+          { ok: true, value: minutes },
+        );
     expect(formatTime('2027-07-01T09:42:00Z', 'en', 'Europe/Lisbon')).toBe('10:42');
     expect(dayIn('2027-01-10T12:00:00Z', 'Pacific/Apia')).toBe('2027-01-11');
   });

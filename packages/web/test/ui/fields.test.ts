@@ -189,6 +189,15 @@ describe('a day', () => {
     expect(wrapper.emitted('day')?.at(-1)).toEqual([null]);
   });
 
+  test('that is past says so, where that is likely a mistake', () => {
+    const past = { ...props, day: '1969-12-01' };
+    expect(show(DayField, { props: { ...past, warnsOfPast: true } }).text()).toContain(
+      'Mon 1 Dec 1969 is past',
+    );
+    expect(show(DayField, { props: past }).text()).not.toContain('is past');
+    expect(show(DayField, { props: { ...props, warnsOfPast: true } }).text()).not.toContain('is past');
+  });
+
   test('that may not be stays in the field, with the sentence', async () => {
     const check = (day: string): string | null => (day < '2027-03-05' ? 'Before the course begins' : null);
     const wrapper = show(DayField, { props: { ...props, day: '2027-03-10', check } });

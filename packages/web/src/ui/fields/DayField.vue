@@ -7,8 +7,10 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VMenu } from 'vuetify/components/VMenu';
 import { formatDay } from '../../words/dates.ts';
+import IconButton from '../frame/IconButton.vue';
 import { useCourseDays } from './day-context.ts';
 import MonthPicker from './MonthPicker.vue';
+import { orExpected } from './expected.ts';
 import TypedField from './TypedField.vue';
 import { typedIn } from './typed-in.ts';
 
@@ -45,7 +47,7 @@ const props = withDefaults(
 const emit = defineEmits<{ day: [day: string | null] }>();
 const { t, locale } = useI18n();
 const days = useCourseDays();
-const field = ref<{ focus: () => void; reading: unknown; leave: () => void } | null>(null);
+const field = ref<{ focus: () => void; reading: unknown } | null>(null);
 const isOpen = ref(false);
 
 function readAny(text: string): Reading<string | null> {
@@ -55,8 +57,7 @@ function readAny(text: string): Reading<string | null> {
 }
 
 function read(text: string): Reading<string | null> {
-  const got = readAny(text);
-  return props.required && got.ok && got.value === null ? { ok: false, expected: { code: 'day' } } : got;
+  return orExpected(readAny(text), props.required, { code: 'day' });
 }
 
 /** With its year, unless the words without one are read as the same day. */
@@ -104,9 +105,13 @@ defineExpose({ focus: () => field.value?.focus() });
     <template v-if="!readonly" #append-inner>
       <VMenu v-model="isOpen" :close-on-content-click="false" location="bottom end">
         <template #activator="{ props: opener }">
-          <button v-bind="opener" class="pick" type="button" :aria-label="t('common.pickDayFor', { label })">
-            <IconCalendar :size="17" aria-hidden="true" />
-          </button>
+          <IconButton
+            v-bind="opener"
+            class="pick"
+            :icon="IconCalendar"
+            :label="t('common.pickDayFor', { label })"
+            :hint="t('common.pickDay')"
+          />
         </template>
         <MonthPicker :day="day" @pick="pick" />
       </VMenu>
@@ -116,19 +121,8 @@ defineExpose({ focus: () => field.value?.focus() });
 
 <style scoped>
 .pick {
-  display: grid;
-  place-items: center;
   width: 28px;
-  height: 28px;
-  border: 0;
-  border-radius: 5px;
-  background: none;
+  min-height: 28px;
   color: var(--ink-soft);
-  cursor: pointer;
-}
-
-.pick:hover {
-  background: var(--bottle-pale);
-  color: var(--ink);
 }
 </style>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** How long something takes, in minutes; typed as people do, and shown in hours and minutes. */
-import { readDuration, writeDuration } from '@itinerary/core';
+import { readDuration } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
+import { formatMinutes } from '../../words/dates.ts';
+import { orExpected } from './expected.ts';
 import TypedField from './TypedField.vue';
 import { typedIn } from './typed-in.ts';
 
@@ -22,8 +24,7 @@ const { locale } = useI18n();
 function read(text: string): ReturnType<typeof readDuration> {
   const { least, most, required } = props;
   const got = readDuration(text, { least, most }, typedIn(locale.value));
-  if (!required || !got.ok || got.value !== null) return got;
-  return { ok: false, expected: { code: 'duration', least, most } };
+  return orExpected(got, required, { code: 'duration', least, most });
 }
 </script>
 
@@ -31,7 +32,7 @@ function read(text: string): ReturnType<typeof readDuration> {
   <TypedField
     :value="minutes"
     :read="read"
-    :write="(value) => writeDuration(value, typedIn(locale))"
+    :write="(value) => formatMinutes(value, locale)"
     :label="label"
     @set="emit('set', $event)"
   />

@@ -2,6 +2,7 @@
 /** A number within bounds, or none. */
 import { readNumber, writeNumber } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
+import { orExpected } from './expected.ts';
 import TypedField from './TypedField.vue';
 import { typedIn } from './typed-in.ts';
 
@@ -24,8 +25,7 @@ const { locale } = useI18n();
 function read(text: string): ReturnType<typeof readNumber> {
   const { least, most, fractions, required } = props;
   const got = readNumber(text, { least, most, fractions }, typedIn(locale.value));
-  if (!required || !got.ok || got.value !== null) return got;
-  return { ok: false, expected: { code: fractions ? 'number' : 'whole', least, most } };
+  return orExpected(got, required, { code: fractions ? 'number' : 'whole', least, most });
 }
 </script>
 
@@ -37,9 +37,5 @@ function read(text: string): ReturnType<typeof readNumber> {
     :write="(value) => writeNumber(value, typedIn(locale))"
     :label="label"
     @set="emit('set', $event)"
-  >
-    <template v-for="(_, slot) in $slots" :key="slot" #[slot]>
-      <slot :name="slot" />
-    </template>
-  </TypedField>
+  />
 </template>

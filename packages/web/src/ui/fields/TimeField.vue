@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A time of day, of twenty-four hours; or none. */
 import { readTime } from '@itinerary/core';
+import { orExpected } from './expected.ts';
 import TypedField from './TypedField.vue';
 
 const props = withDefaults(
@@ -15,8 +16,7 @@ const props = withDefaults(
 const emit = defineEmits<{ set: [time: string | null] }>();
 
 function read(text: string): ReturnType<typeof readTime> {
-  const got = readTime(text);
-  return props.required && got.ok && got.value === null ? { ok: false, expected: { code: 'time' } } : got;
+  return orExpected(readTime(text), props.required, { code: 'time' });
 }
 </script>
 

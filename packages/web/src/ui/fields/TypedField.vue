@@ -29,7 +29,7 @@ const props = withDefaults(
   }>(),
   { hint: '', wrong: null, check: () => null, readonly: false, live: false, keeps: false, bare: false },
 );
-const emit = defineEmits<{ set: [value: Value | null]; typing: [value: unknown] }>();
+const emit = defineEmits<{ set: [value: Value | null] }>();
 
 const { shown, sentence, reading, type, leave } = useTyped<Value>({
   value: () => props.value,
@@ -45,7 +45,7 @@ const errors = computed(() => {
   return said === null ? [] : [said];
 });
 const field = ref<{ focus: () => void } | null>(null);
-defineExpose({ focus: () => field.value?.focus(), reading, leave });
+defineExpose({ focus: () => field.value?.focus(), reading });
 </script>
 
 <template>

@@ -1,10 +1,8 @@
-/** The sentence that says what a field expects. */
-import type { Expected } from '@itinerary/core';
-import { writeDuration } from '@itinerary/core';
+/** What a field expects: the sentence that says it, and that something is expected at all. */
+import type { Expected, Reading } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { formatDay, weekdayName } from '../../words/dates.ts';
+import { formatDay, formatMinutes, weekdayName } from '../../words/dates.ts';
 import { formatNumber } from '../../words/intl.ts';
-import { typedIn } from './typed-in.ts';
 
 export function useExpected(): (expected: Expected) => string {
   const { t, locale } = useI18n();
@@ -19,8 +17,8 @@ export function useExpected(): (expected: Expected) => string {
         });
       case 'duration':
         return t(key, {
-          least: writeDuration(expected.least, typedIn(locale.value)),
-          most: writeDuration(expected.most, typedIn(locale.value)),
+          least: formatMinutes(expected.least, locale.value),
+          most: formatMinutes(expected.most, locale.value),
         });
       case 'other_weekday':
         return t(key, {
@@ -31,4 +29,13 @@ export function useExpected(): (expected: Expected) => string {
         return t(key);
     }
   };
+}
+
+/** A field that has to hold something does not take nothing. */
+export function orExpected<Value>(
+  got: Reading<Value | null>,
+  isRequired: boolean,
+  expected: Expected,
+): Reading<Value | null> {
+  return isRequired && got.ok && got.value === null ? { ok: false, expected } : got;
 }
