@@ -15,7 +15,7 @@ const LISTS = [
   /\/locales\//,
   /-cases\.ts$/,
   /situations\.ts$/,
-  /src\/library\/library\.ts$/,
+  /src\/library\/scenes\.ts$/,
   /\/migrations\//,
 ];
 
