@@ -165,7 +165,10 @@ export {
   takeAnswer,
   undoLast,
 } from './edits/working-copy.ts';
-export type { Notice, ServerAnswer, TakenChange, WorkingCopy } from './edits/working-copy.ts';
+export type { Notice, Replaced, ServerAnswer, TakenChange, WorkingCopy } from './edits/working-copy.ts';
+export { bothValues } from './edits/both.ts';
+export { takeUpKept } from './edits/kept-changes.ts';
+export type { KeptChanges } from './edits/kept-changes.ts';
 export {
   COURSE_FILE_FORMAT,
   COURSE_FILE_VERSION,

@@ -1,39 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import {
-  applyChange,
-  joinChange,
-  makeChange,
-  openCopy,
-  redoLast,
-  takeAnswer,
-  undoLast,
-} from '../../src/index.ts';
-import type { Change, Course, ServerAnswer, TakenChange, WorkingCopy } from '../../src/index.ts';
+import { joinChange, makeChange, openCopy, redoLast, takeAnswer, undoLast } from '../../src/index.ts';
+import type { Change, TakenChange, WorkingCopy } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
+import { Taker } from '../support/taker.ts';
 import { changeFor, move } from '../support/random-changes.ts';
-
-/** A server in miniature: takes changes in the order in which they come, each id once. */
-class Taker {
-  private readonly log: TakenChange[] = [];
-  constructor(public course: Course) {}
-
-  take(who: string, since: number, changes: readonly Change[]): ServerAnswer {
-    const refused: ServerAnswer['refused'][number][] = [];
-    for (const change of changes) {
-      if (this.log.some((taken) => taken.change.id === change.id)) continue;
-      const applied = applyChange(this.course, change);
-      if (applied.ok) {
-        this.course = applied.course;
-        this.log.push({ seq: this.log.length + 1, change, author: who, mine: false });
-      } else refused.push({ id: change.id, refusal: applied.refusal });
-    }
-    const taken = this.log
-      .filter(({ seq }) => seq > since)
-      .map((one) => ({ ...one, mine: one.author === who }));
-    return { taken, refused };
-  }
-}
 
 const set = (id: string, target: string, value: string, was: string): Change => ({
   id,
@@ -71,8 +42,52 @@ describe('two instructors', () => {
     const { copy, notices } = takeAnswer(ines, taker.take('ines', ines.seq, []));
     expect(copy.course.sections[0]?.title).toBe('Ebb and flow');
     expect(notices).toEqual([
-      { kind: 'replaced', target: 'A', field: 'title', yours: 'Tides', theirs: 'Ebb and flow', by: 'tunde' },
+      {
+        kind: 'replaced',
+        target: 'A',
+        field: 'title',
+        yours: 'Tides',
+        theirs: 'Ebb and flow',
+        by: 'tunde',
+        stands: 'theirs',
+      },
     ]);
+  });
+
+  test('whoever comes last is shown both too, and that theirs is what stands', () => {
+    const taker = new Taker(smallCourse());
+    taker.take('tunde', 0, [set('t1', 'A', 'Ebb and flow', 'A')]);
+    const ines = make(openCopy(smallCourse(), 0), set('i1', 'A', 'Tides ', 'A'));
+    const { copy, notices } = takeAnswer(ines, taker.take('ines', 0, ines.pending));
+    expect(copy.course.sections[0]?.title).toBe('Tides');
+    expect(notices).toMatchObject([{ yours: 'Tides', theirs: 'Ebb and flow', by: 'tunde', stands: 'yours' }]);
+    // And hears again when the next one replaces it unseen; of somebody who read it, nothing.
+    taker.take('tunde', 0, [set('t2', 'A', 'Flow', 'Ebb and flow')]);
+    const later = takeAnswer(copy, taker.take('ines', copy.seq, []));
+    expect(later.notices).toMatchObject([{ yours: 'Tides', theirs: 'Flow', stands: 'theirs' }]);
+    taker.take('tunde', 0, [set('t3', 'A', 'Flood', 'Flow')]);
+    expect(takeAnswer(later.copy, taker.take('ines', later.copy.seq, [])).notices).toEqual([]);
+  });
+
+  test('one person on two pages is as two are', () => {
+    const taker = new Taker(smallCourse());
+    const first = sync(make(openCopy(smallCourse(), 0), set('i1', 'A', 'Here', 'A')), taker, 'ines');
+    sync(make(openCopy(smallCourse(), 0), set('i2', 'A', 'There', 'A')), taker, 'ines');
+    const { notices } = takeAnswer(first, taker.take('ines', first.seq, []));
+    expect(notices).toMatchObject([{ yours: 'Here', theirs: 'There', by: null, stands: 'theirs' }]);
+  });
+
+  test('what the server altered, and a colleague then read, is nothing to be told of', () => {
+    let ines = make(openCopy(smallCourse(), 0), set('i1', 'A', 'as sent', 'A'));
+    const taken = (seq: number, change: Change, mine: boolean): TakenChange => ({
+      seq,
+      change,
+      author: mine ? 'ines' : 'tunde',
+      mine,
+    });
+    ines = takeAnswer(ines, { taken: [taken(1, set('i1', 'A', 'as kept', 'A'), true)], refused: [] }).copy;
+    const answer = { taken: [taken(2, set('t1', 'A', 'read', 'as kept'), false)], refused: [] };
+    expect(takeAnswer(ines, answer).notices).toEqual([]);
   });
 
   test('whoever’s words were replaced by somebody who had read them is not disturbed', () => {

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { IconCalendarOff, IconLifebuoy, IconPlus } from '@tabler/icons-vue';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDays } from '../words/dates.ts';
 import { intlLocale } from '../words/intl.ts';
 import LoadState from '../ui/frame/LoadState.vue';
 import { useAnswer } from '../api/use-answer.ts';
+import { leftBehind } from '../stores/kept.ts';
+import type { Kept } from '../stores/kept.ts';
 import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
@@ -21,6 +23,9 @@ import PushButton from '../ui/frame/PushButton.vue';
 /** Few are staff of the institution: its dialogs come when they are wanted. */
 const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue'));
 const InstitutionPagesDialog = defineAsyncComponent(() => import('./InstitutionPagesDialog.vue'));
+
+/** Seldom there, and it brings the plan along. */
+const KeptHere = defineAsyncComponent(() => import('./KeptHere.vue'));
 
 const { t, locale } = useI18n();
 const session = useSession();
@@ -44,6 +49,19 @@ const term = computed(() => {
   return institution.value?.terms.find(({ firstDay, lastDay }) => firstDay <= today && today <= lastDay)
     ?.name;
 });
+/** What pages that are gone have left on this device, of the courses that are here. */
+const left = shallowRef<readonly Kept[]>([]);
+const kept = computed(() =>
+  courses.value.flatMap(({ id, title }) => {
+    const count = left.value.flatMap(({ course, changes }) => (course === id ? changes : [])).length;
+    return count === 0 ? [] : [{ id, title, count }];
+  }),
+);
+watch(
+  () => session.person?.id,
+  async (person) => (left.value = person === undefined ? [] : await leftBehind(person)),
+  { immediate: true },
+);
 const lead = computed(() => {
   const next = nextToStart(courses.value, session.today);
   if (next === null) return null;
@@ -84,6 +102,7 @@ const lead = computed(() => {
         :terms="institution?.terms ?? []"
       />
     </header>
+    <KeptHere v-if="kept.length > 0" :courses="kept" />
     <p class="visually-hidden" role="status">{{ t('desk.count', shown.length) }}</p>
     <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
     <template v-if="read.length > 0">

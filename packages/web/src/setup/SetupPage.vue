@@ -166,7 +166,7 @@ const onReturn = (): void => {
   if (document.visibilityState === 'visible' && state.value === 'there') void plan.flush();
 };
 const onUnload = (event: BeforeUnloadEvent): void => {
-  if (plan.isUnsaved && plan.saving !== 'saving') event.preventDefault();
+  if (plan.isUnsaved && plan.saving !== 'saving' && !plan.isKept) event.preventDefault();
 };
 
 onMounted(() => {
@@ -182,8 +182,9 @@ onBeforeUnmount(() => {
   window.removeEventListener('beforeunload', onUnload);
 });
 onBeforeRouteLeave(async () => {
-  if (plan.isUnsaved) await plan.flush();
-  return plan.isUnsaved ? window.confirm(t('setup.leaveUnsaved')) : true;
+  // What is on the device is sent when the line is back, from the next page too.
+  if (plan.isUnsaved && !(plan.isKept && plan.saving === 'retrying')) await plan.flush();
+  return plan.isUnsaved && !plan.isKept ? window.confirm(t('setup.leaveUnsaved')) : true;
 });
 </script>
 

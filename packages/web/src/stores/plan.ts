@@ -7,10 +7,8 @@ import {
   forgetUndo,
   joinChange,
   makeChange,
-  MAX_TEXT,
   openCopy,
   planCourse,
-  readField,
   redoLast,
   sameValue,
   takeAnswer,
@@ -22,32 +20,28 @@ import type {
   CoursePlan,
   Edit,
   FieldValue,
-  Notice,
-  Refusal,
   ServerAnswer,
   WorkingCopy,
 } from '@itinerary/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, ProblemError } from '../api/client.ts';
+import { leftBehind, whenLeft } from './kept.ts';
 import { newId } from './new-id.ts';
+import { useKeptPlan } from './plan-kept.ts';
+import { textSetters } from './plan-texts.ts';
 import { useReadiness } from './readiness.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
+import { useTold } from './told.ts';
 
 /** `stopped`: the server will not take these changes however often they are sent. */
 export type Saving = 'saved' | 'saving' | 'retrying' | 'stopped';
 
-export type Told = { readonly id: string } & (
-  | Notice
-  | { readonly kind: 'stale_undo'; readonly refusal: Refusal }
-  | { readonly kind: 'problem'; readonly code: string }
-  | { readonly kind: 'removed'; readonly title: string }
-);
-type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> : never) : never;
-
 const TYPING_REST_MS = 2000;
 const LONGEST_WAIT_MS = 15_000;
+const SLOW_MS = 4000;
+const GIVEN_UP_MS = 60_000;
 /** As often as the server breaks on the same changes before they are sent no more. */
 const MOST_BREAKDOWNS = 3;
 const LARGEST_BATCH = 100;
@@ -66,8 +60,12 @@ export const usePlan = defineStore('plan', () => {
   const face = shallowRef<PlanAnswer['face']>({ pages: [], staff: [] });
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
-  const told = shallowRef<readonly Told[]>([]);
+  const { told, tell, dismiss, clear } = useTold();
+  /** Whose changes these are: they are never sent in another's name. */
+  let owner = '';
+  const whoever = (): string => session.person?.id ?? '';
   const sent = new Set<string>();
+  let lastOpened = '';
   let timer: ReturnType<typeof setTimeout> | undefined;
   let underWay: Promise<void> | null = null;
   let failures = 0;
@@ -90,13 +88,16 @@ export const usePlan = defineStore('plan', () => {
   const canRedo = computed(() => (copy.value?.redo.length ?? 0) > 0);
 
   async function open(courseId: string): Promise<void> {
+    if (lastOpened !== courseId) clear();
+    lastOpened = courseId;
+    owner = whoever();
     copy.value = null;
-    told.value = [];
     sent.clear();
     failures = 0;
     clearTimeout(timer);
     texts.start(courseId);
     const answer = await ask('GET /api/courses/{course}/plan', { params: { course: courseId } });
+    const left = await leftBehind(owner, courseId);
     texts.learn(answer.texts);
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
@@ -106,15 +107,20 @@ export const usePlan = defineStore('plan', () => {
     face.value = answer.face;
     saving.value = 'saved';
     savedAt.value = null;
+    for (const kept of left) await takeUp(kept);
+    void whenLeft(owner, courseId, (kept) => void takeUp(kept));
   }
 
-  function tell(notice: Telling): void {
-    told.value = [...told.value.slice(-4), { ...notice, id: newId() } as Told];
-  }
-
-  function dismiss(id: string): void {
-    told.value = told.value.filter((one) => one.id !== id);
-  }
+  const { isKept, takeUp } = useKeptPlan({
+    copy,
+    owner: () => owner,
+    named: (changes) => textsNamed(changes),
+    took: (kept, notices) => {
+      kept.changes.forEach(({ id }) => sent.add(id));
+      notices.forEach((notice) => tell(notice));
+      if ((copy.value?.pending.length ?? 0) > 0) send(0);
+    },
+  });
 
   interface How {
     /** Joins with the change before it and waits for a rest. */
@@ -142,32 +148,7 @@ export const usePlan = defineStore('plan', () => {
     return sameValue(value, was) ? false : change([{ kind: 'set', target, field, value, was }], how);
   }
 
-  /** Sets a long text: kept here under its hash, and sent along with the change that names it. */
-  async function setText(
-    target: string,
-    field: string,
-    html: string | null,
-    was: string | null,
-  ): Promise<void> {
-    if (html !== null && html.length > MAX_TEXT) {
-      tell({ kind: 'problem', code: 'too_large' });
-      return;
-    }
-    const hash = html === null ? null : await texts.keep(html);
-    set(target, field, hash, was, { typing: true });
-  }
-
-  /** The same for a text that an entry of a table holds: its hash is the entry's `text`. */
-  async function setEntryText(field: string, html: string | null): Promise<void> {
-    if (html !== null && html.length > MAX_TEXT) {
-      tell({ kind: 'problem', code: 'too_large' });
-      return;
-    }
-    const hash = html === null ? null : await texts.keep(html);
-    const now = course.value === null ? null : readField(course.value, field);
-    if (now === null || typeof now !== 'object' || course.value === null) return;
-    set(course.value.id, field, { ...now, text: hash }, now, { typing: true });
-  }
+  const { setText, setEntryText } = textSetters(course, set, tell);
 
   function retrace(way: 'undo' | 'redo'): void {
     if (copy.value === null) return;
@@ -203,30 +184,43 @@ export const usePlan = defineStore('plan', () => {
     if (copy.value !== null && copy.value.seq < seq) await flush();
   }
 
-  function body(working: WorkingCopy): {
+  /** The long texts that changes name, as far as they are here. */
+  function textsNamed(changes: readonly Change[]): Record<string, string> {
+    const named = JSON.stringify(changes);
+    return Object.fromEntries([...texts.known].filter(([hash]) => named.includes(hash)));
+  }
+
+  function body({ seq, pending }: WorkingCopy): {
     since: number;
     changes: readonly Change[];
     texts: Record<string, string>;
   } {
-    const changes = working.pending.slice(0, batch);
-    const named = JSON.stringify(changes);
-    const own = [...texts.known].filter(([hash]) => named.includes(hash));
-    return { since: working.seq, changes, texts: Object.fromEntries(own) };
+    const changes = pending.slice(0, batch);
+    return { since: seq, changes, texts: textsNamed(changes) };
   }
 
   async function sendOnce(): Promise<void> {
     const working = copy.value;
-    if (working === null || saving.value === 'stopped') return;
+    if (working === null || saving.value === 'stopped' || whoever() !== owner) return;
     const request = body(working);
     request.changes.forEach(({ id }) => sent.add(id));
+    const patience = new AbortController();
+    const timers = [
+      // Nobody looks at "Saving" for longer than that; the answer may come all the same.
+      setTimeout(() => request.changes.length > 0 && (saving.value = 'retrying'), SLOW_MS),
+      setTimeout(() => patience.abort(), GIVEN_UP_MS),
+    ];
     try {
-      const answer = await ask('POST /api/courses/{course}/changes', {
-        params: { course: working.base.id },
-        body: request,
-      });
+      const answer = await ask(
+        'POST /api/courses/{course}/changes',
+        { params: { course: working.base.id }, body: request },
+        { signal: patience.signal },
+      );
       if (copy.value?.base.id === working.base.id) took(answer);
     } catch (error) {
-      failed(error);
+      if (copy.value?.base.id === working.base.id) failed(error);
+    } finally {
+      timers.forEach((one) => clearTimeout(one));
     }
   }
 
@@ -285,7 +279,7 @@ export const usePlan = defineStore('plan', () => {
   /** As the page goes away: what is pending is sent in a request that outlives it. */
   function leave(): void {
     const working = copy.value;
-    if (working === null || working.pending.length === 0) return;
+    if (working === null || working.pending.length === 0 || whoever() !== owner) return;
     const request = body(working);
     if (JSON.stringify(request).length > KEEPALIVE_BYTES) return;
     void ask(
@@ -295,7 +289,8 @@ export const usePlan = defineStore('plan', () => {
     ).catch(() => undefined);
   }
 
-  const isUnsaved = computed(() => (copy.value?.pending.length ?? 0) > 0);
+  const unsent = computed(() => copy.value?.pending.length ?? 0);
+  const isUnsaved = computed(() => unsent.value > 0);
 
   return {
     course,
@@ -316,6 +311,8 @@ export const usePlan = defineStore('plan', () => {
     canUndo,
     canRedo,
     isUnsaved,
+    unsent,
+    isKept,
     open,
     change,
     set,

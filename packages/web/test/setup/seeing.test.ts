@@ -7,7 +7,7 @@ import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { openingSentence } from '../../src/learner/words/opening-words.ts';
 import enLearner from '../../src/locales/en/learner.ts';
 import esLearner from '../../src/locales/es/learner.ts';
-import { shortened, wordChanges } from '../../src/setup/held/word-changes.ts';
+import { shortened, wordChanges } from '../../src/setup/compare/word-changes.ts';
 import { changesFor, spanOf } from '../../src/setup/seeing/changes.ts';
 import { exampleDeeds } from '../../src/stores/example-deeds.ts';
 import { ghostsOf } from '../../src/setup/seeing/ghosts.ts';

@@ -7,9 +7,11 @@
  * really had, so undo is right whatever came between.
  */
 import type { Course } from '../schema/schema.ts';
+import { findNode } from '../tree.ts';
 import { applyChange } from './apply.ts';
 import { sameValue } from './edits.ts';
 import type { Change, Edit, FieldValue, SetEdit } from './edits.ts';
+import { fieldSchema, readField } from './fields.ts';
 import type { Refusal } from './refusal.ts';
 
 /** A change as the server took it. */
@@ -35,8 +37,13 @@ export type Notice =
       readonly field: string;
       readonly yours: FieldValue;
       readonly theirs: FieldValue;
-      readonly by: string;
+      /** Whose words theirs are; null: one's own, from another page that is open. */
+      readonly by: string | null;
+      /** Which of the two is there now: whoever came to the server last has their words there. */
+      readonly stands: 'yours' | 'theirs';
     };
+/** Somebody set what one had set, neither having seen the other's. */
+export type Replaced = Extract<Notice, { readonly kind: 'replaced' }>;
 
 export interface WorkingCopy {
   readonly base: Course;
@@ -68,7 +75,12 @@ export function makeChange(copy: WorkingCopy, change: Change): Attempt {
   if (applied.inverse.length === 0) return { ok: true, copy: next };
   return {
     ok: true,
-    copy: { ...next, undo: keepLast([...copy.undo, step]), redo: [], mine: remember(copy.mine, change) },
+    copy: {
+      ...next,
+      undo: keepLast([...copy.undo, step]),
+      redo: [],
+      mine: remember(copy.mine, change, copy.course),
+    },
   };
 }
 
@@ -116,7 +128,7 @@ function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo'): Attempt |
     ...copy,
     course: applied.course,
     pending: [...copy.pending, change],
-    mine: remember(copy.mine, change),
+    mine: remember(copy.mine, change, copy.course),
   };
   const ahead = copy[way === 'undo' ? 'redo' : 'undo'];
   const gained = applied.inverse.length === 0 ? ahead : keepLast([...ahead, back]);
@@ -137,22 +149,26 @@ export interface ServerAnswer {
   readonly refused: readonly { readonly id: string; readonly refusal: Refusal }[];
 }
 
-/** Moves the base on to what the server took, and applies what is still pending on top of it. */
+/**
+ * Moves the base on to what the server took, and applies what is still pending on top of it.
+ *
+ * One's own is what was made in this copy. What the same person did on another page is somebody else's here:
+ * it was as little seen as a colleague's.
+ */
 export function takeAnswer(
   copy: WorkingCopy,
   answer: ServerAnswer,
 ): { readonly copy: WorkingCopy; readonly notices: readonly Notice[] } {
-  const notices: Notice[] = [];
   let { base, seq, undo, redo } = copy;
   let mine = copy.mine;
   const settled = new Set<string>();
+  const replaced: Replaced[] = [];
   for (const taken of answer.taken) {
     if (taken.seq <= seq) continue;
-    if (!taken.mine) {
-      const told = replacedBy(taken, mine);
-      notices.push(...told);
-      mine = forget(mine, told);
-    }
+    const own = copy.pending.find(({ id }) => id === taken.change.id);
+    if (own === undefined) replaced.push(...replacedBy(base, taken, mine));
+    // The server may have altered what was sent (a text that it cleaned).
+    else mine = settle(mine, own, taken.change, base);
     const applied = applyChange(base, taken.change);
     // The server took it on this very base, so a refusal here is a fault of ours, not of the data.
     if (!applied.ok)
@@ -163,22 +179,25 @@ export function takeAnswer(
     undo = withWayBack(undo, taken.change.id, applied.inverse);
     redo = withWayBack(redo, taken.change.id, applied.inverse);
   }
-  for (const { id, refusal } of answer.refused) {
+  const refused = answer.refused.flatMap(({ id, refusal }): Notice[] => {
     const change = copy.pending.find((candidate) => candidate.id === id);
     settled.add(id);
-    if (change !== undefined) notices.push({ kind: 'refused', change, refusal });
-  }
+    return change === undefined ? [] : [{ kind: 'refused', change, refusal }];
+  });
   const refusedIds = new Set(answer.refused.map(({ id }) => id));
   const rebuilt = rebuild({
     ...copy,
     base,
     seq,
-    mine,
     pending: copy.pending.filter(({ id }) => !settled.has(id)),
     undo: undo.filter(({ of }) => !refusedIds.has(of)),
     redo: redo.filter(({ of }) => !refusedIds.has(of)),
   });
-  return { copy: rebuilt.copy, notices: [...notices, ...rebuilt.notices] };
+  const told = whatStands(rebuilt.copy.course, replaced);
+  return {
+    copy: { ...rebuilt.copy, mine: forget(mine, told) },
+    notices: [...told, ...refused, ...rebuilt.notices],
+  };
 }
 
 /** Applies the pending changes on the base again; those that no longer apply are dropped and said. */
@@ -209,32 +228,61 @@ function withWayBack(steps: readonly UndoStep[], id: string, edits: readonly Edi
 const key = (edit: { readonly target: string; readonly field: string }): string =>
   `${edit.target} ${edit.field}`;
 
-function remember(mine: WorkingCopy['mine'], change: Change): WorkingCopy['mine'] {
-  const sets = change.edits.filter((edit): edit is SetEdit => edit.kind === 'set');
-  return { ...mine, ...Object.fromEntries(sets.map((edit) => [key(edit), edit.value])) };
+const setsOf = (change: Change): readonly SetEdit[] =>
+  change.edits.filter((edit): edit is SetEdit => edit.kind === 'set');
+
+/** What a set puts there: schemas trim. */
+function storedValue(course: Course, { target, field, value }: SetEdit): FieldValue {
+  const kind = target === course.id ? null : (findNode(course, target)?.node.kind ?? null);
+  const checked = fieldSchema(kind, field)?.safeParse(value);
+  return checked?.success ? (checked.data as FieldValue) : value;
 }
 
-function forget(mine: WorkingCopy['mine'], told: readonly Notice[]): WorkingCopy['mine'] {
-  const gone = new Set(told.map((notice) => (notice.kind === 'replaced' ? key(notice) : '')));
+type Mine = WorkingCopy['mine'];
+
+export function remember(mine: Mine, change: Change, course: Course): Mine {
+  return {
+    ...mine,
+    ...Object.fromEntries(setsOf(change).map((edit) => [key(edit), storedValue(course, edit)])),
+  };
+}
+
+/** One's own change as it was taken: where nothing was set since, that is what one has set. */
+function settle(mine: Mine, sent: Change, taken: Change, course: Course): Mine {
+  const before = remember({}, sent, course);
+  const after = remember({}, taken, course);
+  const settled = Object.entries(after).filter(([name]) =>
+    sameValue(mine[name] ?? null, before[name] ?? null),
+  );
+  return { ...mine, ...Object.fromEntries(settled) };
+}
+
+function forget(mine: Mine, told: readonly Replaced[]): Mine {
+  const gone = new Set(told.filter(({ stands }) => stands === 'theirs').map(key));
   return Object.fromEntries(Object.entries(mine).filter(([name]) => !gone.has(name)));
 }
 
-/** Which of one's own words somebody replaced without having seen them. */
-function replacedBy(taken: TakenChange, mine: WorkingCopy['mine']): readonly Notice[] {
-  return taken.change.edits.flatMap((edit): Notice[] => {
-    if (edit.kind !== 'set') return [];
+/** Which of one's own words somebody set anew without having seen them. */
+export function replacedBy(course: Course, taken: TakenChange, mine: Mine): readonly Replaced[] {
+  return setsOf(taken.change).flatMap((edit): Replaced[] => {
+    const { target, field } = edit;
     const yours = mine[key(edit)];
-    if (yours === undefined || sameValue(yours, edit.value) || sameValue(yours, edit.was)) return [];
-    return [
-      {
-        kind: 'replaced',
-        target: edit.target,
-        field: edit.field,
-        yours,
-        theirs: edit.value,
-        by: taken.author,
-      },
-    ];
+    const theirs = storedValue(course, edit);
+    if (yours === undefined || sameValue(yours, theirs) || sameValue(yours, edit.was)) return [];
+    const by = taken.mine ? null : taken.author;
+    return [{ kind: 'replaced', target, field, yours, theirs, by, stands: 'theirs' }];
+  });
+}
+
+/** The last of each field, with what is there now; where it is neither of the two, both were seen since. */
+export function whatStands(course: Course, replaced: readonly Replaced[]): readonly Replaced[] {
+  const last = new Map(replaced.map((notice) => [key(notice), notice]));
+  return [...last.values()].flatMap((notice): Replaced[] => {
+    const holder = notice.target === course.id ? course : findNode(course, notice.target)?.node;
+    const now = holder === undefined ? undefined : readField(holder, notice.field);
+    if (now === undefined) return [];
+    if (sameValue(now, notice.yours)) return [{ ...notice, stands: 'yours' }];
+    return sameValue(now, notice.theirs) ? [notice] : [];
   });
 }
 

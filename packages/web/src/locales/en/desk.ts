@@ -83,4 +83,14 @@ export default {
     inTerm: 'Begins in {term}',
     create: 'Open the course as a draft',
   },
+  kept: {
+    sending:
+      'One change to {title} was kept on this device and is being sent. | {count} changes to {title} were kept on this device and are being sent.',
+    sent: 'One change to {title} that was kept on this device has been sent. | {count} changes to {title} that were kept on this device have been sent.',
+    told: 'One change to {title} that was kept on this device has been sent, and there is something to look at. | {count} changes to {title} that were kept on this device have been sent, and there is something to look at.',
+    waiting:
+      'One change to {title} is kept on this device and not sent yet. | {count} changes to {title} are kept on this device and not sent yet.',
+    look: 'Look at it',
+    again: 'Send again',
+  },
 };

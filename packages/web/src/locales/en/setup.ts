@@ -55,7 +55,9 @@ export default {
     saving: 'Saving',
     saved: 'Saved {time}',
     retrying: 'Not saved: trying again',
+    kept: 'Kept here, one to send | Kept here, {count} to send',
     stopped: 'Not saved',
+    stoppedKept: 'Not taken; kept here, one to send | Not taken; kept here, {count} to send',
   },
   timeline: {
     previous: 'To the change before',
@@ -122,7 +124,15 @@ export default {
     yes: 'yes',
     no: 'no',
     nothing: 'nothing',
-    replaced: '{who} replaced your {field} of {place}: yours was “{yours}”, theirs is “{theirs}”.',
+    replaced: '{who} replaced your {field} of {place}, not having seen it.',
+    replacedElsewhere:
+      'You replaced the {field} of {place} on another page of yours, which had not seen what you wrote here.',
+    stands: '{who} had set the {field} of {place} meanwhile. What you wrote replaced it.',
+    standsElsewhere:
+      'On another page of yours you had set the {field} of {place} meanwhile. What you wrote here replaced it.',
+    key: 'Struck out is what is no longer there; underlined is what is there now.',
+    takeTheirs: 'Take the other',
+    keepBoth: 'Keep both',
     changedSince:
       'Somebody has changed the {field} since. It is “{now}” now; before your change it was “{wanted}”. Nothing was taken back.',
     cannotUndo: 'That can no longer be taken back: what it was about has changed since.',

@@ -82,4 +82,14 @@ export default {
     inTerm: 'Empieza en {term}',
     create: 'Abrir el curso como borrador',
   },
+  kept: {
+    sending:
+      'Se está enviando un cambio de {title} guardado en este dispositivo. | Se están enviando {count} cambios de {title} guardados en este dispositivo.',
+    sent: 'Se ha enviado un cambio de {title} guardado en este dispositivo. | Se han enviado {count} cambios de {title} guardados en este dispositivo.',
+    told: 'Se ha enviado un cambio de {title} guardado en este dispositivo y hay algo que mirar. | Se han enviado {count} cambios de {title} guardados en este dispositivo y hay algo que mirar.',
+    waiting:
+      'Un cambio de {title} está guardado en este dispositivo y aún no se ha enviado. | {count} cambios de {title} están guardados en este dispositivo y aún no se han enviado.',
+    look: 'Mirarlo',
+    again: 'Enviar de nuevo',
+  },
 };

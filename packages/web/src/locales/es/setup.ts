@@ -55,7 +55,10 @@ export default {
     saving: 'Guardando',
     saved: 'Guardado {time}',
     retrying: 'Sin guardar: se intenta de nuevo',
+    kept: 'Guardado aquí, falta enviar uno | Guardado aquí, faltan por enviar {count}',
     stopped: 'Sin guardar',
+    stoppedKept:
+      'No aceptado; guardado aquí, falta enviar uno | No aceptado; guardado aquí, faltan por enviar {count}',
   },
   timeline: {
     previous: 'Al cambio anterior',
@@ -122,8 +125,15 @@ export default {
     yes: 'sí',
     no: 'no',
     nothing: 'nada',
-    replaced:
-      '{who} ha sustituido tu cambio ({field}) en {place}: lo tuyo era «{yours}», lo suyo es «{theirs}».',
+    replaced: '{who} ha sustituido su {field} de {place} sin haberlo visto.',
+    replacedElsewhere:
+      'Ha sustituido {field} de {place} en otra página abierta por usted, que no había visto lo escrito aquí.',
+    stands: 'Entretanto {who} había cambiado {field} de {place}. Lo que usted escribió lo ha sustituido.',
+    standsElsewhere:
+      'Entretanto había cambiado {field} de {place} en otra página abierta por usted. Lo escrito aquí lo ha sustituido.',
+    key: 'Tachado, lo que ya no está; subrayado, lo que hay ahora.',
+    takeTheirs: 'Tomar lo otro',
+    keepBoth: 'Conservar ambos',
     changedSince:
       'Alguien ha cambiado después este dato ({field}). Ahora es «{now}»; antes de tu cambio era «{wanted}». No se ha deshecho nada.',
     cannotUndo: 'Eso ya no se puede deshacer: aquello a lo que se refería ha cambiado.',

@@ -83,4 +83,14 @@ export default {
     inTerm: 'Commence dans {term}',
     create: 'Ouvrir le cours en brouillon',
   },
+  kept: {
+    sending:
+      'Une modification de {title} gardée sur cet appareil est en cours d’envoi. | {count} modifications de {title} gardées sur cet appareil sont en cours d’envoi.',
+    sent: 'Une modification de {title} gardée sur cet appareil a été envoyée. | {count} modifications de {title} gardées sur cet appareil ont été envoyées.',
+    told: 'Une modification de {title} gardée sur cet appareil a été envoyée, et il y a quelque chose à regarder. | {count} modifications de {title} gardées sur cet appareil ont été envoyées, et il y a quelque chose à regarder.',
+    waiting:
+      'Une modification de {title} est gardée sur cet appareil et n’est pas encore envoyée. | {count} modifications de {title} sont gardées sur cet appareil et ne sont pas encore envoyées.',
+    look: 'Regarder',
+    again: 'Envoyer de nouveau',
+  },
 };

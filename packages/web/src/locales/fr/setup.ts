@@ -55,7 +55,10 @@ export default {
     saving: 'Enregistrement',
     saved: 'Enregistré {time}',
     retrying: 'Pas enregistré : nouvel essai',
+    kept: 'Gardé ici, une modification à envoyer | Gardé ici, {count} modifications à envoyer',
     stopped: 'Pas enregistré',
+    stoppedKept:
+      'Non accepté ; gardé ici, une modification à envoyer | Non accepté ; gardé ici, {count} modifications à envoyer',
   },
   timeline: {
     previous: 'Au changement précédent',
@@ -122,8 +125,15 @@ export default {
     yes: 'oui',
     no: 'non',
     nothing: 'rien',
-    replaced:
-      '{who} a remplacé votre {field} de {place} : le vôtre était « {yours} », le sien est « {theirs} ».',
+    replaced: '{who} a remplacé votre {field} de {place} sans l’avoir vu.',
+    replacedElsewhere:
+      'Vous avez remplacé {field} de {place} sur une autre page ouverte, qui n’avait pas vu ce que vous avez écrit ici.',
+    stands: 'Entre-temps, {who} avait changé {field} de {place}. Ce que vous avez écrit l’a remplacé.',
+    standsElsewhere:
+      'Entre-temps, vous aviez changé {field} de {place} sur une autre page ouverte. Ce que vous avez écrit ici l’a remplacé.',
+    key: 'Barré : ce qui n’y est plus ; souligné : ce qui s’y trouve maintenant.',
+    takeTheirs: 'Prendre l’autre',
+    keepBoth: 'Garder les deux',
     changedSince:
       'Quelqu’un a changé {field} depuis. C’est maintenant « {now} » ; avant votre modification, c’était « {wanted} ». Rien n’a été annulé.',
     cannotUndo: 'Cela ne peut plus être annulé : ce dont il s’agissait a changé depuis.',

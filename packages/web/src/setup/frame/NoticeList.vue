@@ -1,17 +1,22 @@
 <script setup lang="ts">
 /** What somebody must be told about their own changes: refused, replaced, no longer to be taken back. */
 import { IconX } from '@tabler/icons-vue';
+import { TEXT_FIELDS } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import type { Told } from '../../stores/plan.ts';
+import type { Told } from '../../stores/told.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
+import { useTexts } from '../../stores/texts.ts';
+import { wordsOf } from '../compare/word-changes.ts';
 import { useNodeTitle } from '../node-title.ts';
 import { fieldKey, valueWords } from './notice-words.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
+import ReplacedNotice from './ReplacedNotice.vue';
 
 const { t, te } = useI18n();
 const plan = usePlan();
+const texts = useTexts();
 
 const titleOf = useNodeTitle();
 const fieldName = (field: string): string => t(fieldKey(field));
@@ -24,21 +29,14 @@ function placeName(target: string): string {
 
 const value = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
 
-function sentence(one: Told): string {
+/** What met in one field has its own part. */
+function sentence(one: Exclude<Told, { kind: 'replaced' }>): string {
   switch (one.kind) {
     case 'refused': {
       const { refusal } = one;
       const key = `setup.refusals.${refusal.code}`;
       return t(te(key) ? key : 'setup.refusals.other', { place: placeName(refusal.target) });
     }
-    case 'replaced':
-      return t('setup.notices.replaced', {
-        who: one.by,
-        field: fieldName(one.field),
-        place: placeName(one.target),
-        yours: value(one.field, one.yours),
-        theirs: value(one.field, one.theirs),
-      });
     case 'stale_undo':
       return one.refusal.code === 'changed_since'
         ? t('setup.notices.changedSince', {
@@ -57,17 +55,19 @@ function sentence(one: Told): string {
 /** Words that were not taken are given back to whoever wrote them. */
 function lostWords(one: Told): string | null {
   if (one.kind !== 'refused') return null;
-  const words = one.change.edits.flatMap((edit) =>
-    edit.kind === 'set' && typeof edit.value === 'string' && edit.field === 'title' ? [edit.value] : [],
-  );
-  return words.length > 0 ? words.join(', ') : null;
+  const words = one.change.edits.flatMap((edit) => {
+    if (edit.kind !== 'set') return [];
+    if (TEXT_FIELDS.has(edit.field)) return [wordsOf(texts.known.get(String(edit.value)) ?? '')];
+    return isWords(edit.field, edit.value) ? [String(edit.value)] : [];
+  });
+  const said = words.filter((word) => word !== '').join('\n');
+  return said === '' ? null : said;
 }
 
-function putBack(one: Told): void {
-  if (one.kind !== 'replaced') return;
-  plan.set(one.target, one.field, one.yours, one.theirs);
-  plan.dismiss(one.id);
-}
+/** What somebody wrote, rather than chose. */
+const isWords = (field: string, value: FieldValue): boolean =>
+  typeof value === 'string' && WRITTEN.has(field);
+const WRITTEN = new Set(['title', 'summary', 'bringAlong', 'madeFor', 'code']);
 
 function again(one: Told): void {
   plan.dismiss(one.id);
@@ -84,13 +84,19 @@ function undo(one: Told): void {
   <div role="status" aria-live="polite">
     <ul class="notices">
       <li v-for="one in plan.told" :key="one.id" :class="one.kind">
-        <div class="words">
+        <ReplacedNotice
+          v-if="one.kind === 'replaced'"
+          class="words"
+          :notice="one"
+          :place="placeName(one.target)"
+          @settled="plan.dismiss(one.id)"
+        />
+        <div v-else class="words">
           <p>{{ sentence(one) }}</p>
-          <p v-if="lostWords(one)" class="soft">{{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”</p>
+          <p v-if="lostWords(one)" class="soft lost">
+            {{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”
+          </p>
         </div>
-        <PushButton v-if="one.kind === 'replaced'" small @click="putBack(one)">
-          {{ t('setup.notices.putBack') }}
-        </PushButton>
         <PushButton v-if="one.kind === 'removed'" small @click="undo(one)">
           {{ t('setup.bar.undo') }}
         </PushButton>
@@ -112,7 +118,9 @@ function undo(one: Told): void {
   display: grid;
   gap: 8px;
   max-width: 560px;
+  max-height: 60vh;
   padding: 0;
+  overflow-y: auto;
   list-style: none;
 }
 
@@ -134,6 +142,13 @@ li.problem {
 
 .words {
   flex: 1;
+  min-width: 0;
+}
+
+.lost {
+  max-height: 11em;
+  overflow-y: auto;
+  white-space: pre-line;
 }
 
 @media (max-width: 1080px) {

@@ -8,8 +8,9 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
-import { shortened, wordChanges, wordsOf } from './word-changes.ts';
-import type { Piece } from './word-changes.ts';
+import ComparedWords from '../compare/ComparedWords.vue';
+import { shortened, wordChanges, wordsOf } from '../compare/word-changes.ts';
+import type { Piece } from '../compare/word-changes.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ node: CourseNode }>();
@@ -60,20 +61,10 @@ const compared = computed<readonly Compared[]>(() => {
     <p v-if="compared.length === 0" class="soft">{{ t('setup.held.nothing') }}</p>
     <article v-for="one in compared" :key="one.id">
       <h3>
-        <component
-          :is="piece.kind === 'gone' ? 'del' : piece.kind === 'new' ? 'ins' : 'span'"
-          v-for="(piece, at) in one.title"
-          :key="at"
-          >{{ piece.text }}</component
-        >
+        <ComparedWords :pieces="one.title" />
       </h3>
       <p class="text">
-        <component
-          :is="piece.kind === 'gone' ? 'del' : piece.kind === 'new' ? 'ins' : 'span'"
-          v-for="(piece, at) in shortened(one.text)"
-          :key="at"
-          >{{ piece.text }}</component
-        >
+        <ComparedWords :pieces="shortened(one.text)" />
       </p>
     </article>
     <template #foot>
@@ -97,16 +88,5 @@ h3 {
 .text {
   max-width: 68ch;
   white-space: pre-line;
-}
-
-del {
-  color: var(--blocker);
-}
-
-ins {
-  background: var(--bottle-pale);
-  color: var(--open);
-  text-decoration: underline;
-  text-decoration-thickness: 2px;
 }
 </style>

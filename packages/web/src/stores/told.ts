@@ -1,0 +1,45 @@
+/** What somebody must be told about their own changes, until they have seen it. */
+import type { Notice, Refusal } from '@itinerary/core';
+import { shallowRef } from 'vue';
+import type { ShallowRef } from 'vue';
+import { newId } from './new-id.ts';
+
+export type Told = { readonly id: string } & (
+  | Notice
+  | { readonly kind: 'stale_undo'; readonly refusal: Refusal }
+  | { readonly kind: 'problem'; readonly code: string }
+  | { readonly kind: 'removed'; readonly title: string }
+);
+type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> : never) : never;
+
+export interface Telltale {
+  readonly told: ShallowRef<readonly Told[]>;
+  readonly tell: (notice: Telling) => void;
+  readonly dismiss: (id: string) => void;
+  readonly clear: () => void;
+}
+
+/** At most so many of what can be read elsewhere too; what holds somebody's words stays until it is put away. */
+const MOST_PASSING = 4;
+
+export function useTold(): Telltale {
+  const told = shallowRef<readonly Told[]>([]);
+  const hasWords = ({ kind }: Told): boolean => kind === 'refused' || kind === 'replaced';
+
+  function tell(notice: Telling): void {
+    const passing = told.value.filter((one) => !hasWords(one)).slice(-MOST_PASSING);
+    const kept = told.value.filter((one) => hasWords(one) || passing.includes(one));
+    told.value = [...kept, { ...notice, id: newId() } as Told];
+  }
+
+  return {
+    told,
+    tell,
+    dismiss: (id) => {
+      told.value = told.value.filter((one) => one.id !== id);
+    },
+    clear: () => {
+      told.value = [];
+    },
+  };
+}
