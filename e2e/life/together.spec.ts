@@ -38,9 +38,10 @@ test('two instructors keep each other’s work, and are shown both where they se
   await allSaved(page);
   await tunde.getByLabel('Title of item 3.1').fill('Flow');
   await allSaved(tunde);
-  await expect(
-    page.getByText(/replaced your title of Flow: yours was “Ebb”, theirs is “Flow”/),
-  ).toBeVisible();
+  await expect(page.getByText(`${TUNDE} replaced your title of Flow, not having seen it.`)).toBeVisible();
+  await expect(page.locator('.both')).toHaveText('EbbFlow');
+  // And he is told what was there before his.
+  await expect(tunde.getByText(`${INES} had set the title of Flow meanwhile.`)).toBeVisible();
   await page.getByRole('button', { name: 'Put mine back' }).click();
   await allSaved(page);
   await expect(page.getByLabel('Title of item 3.1')).toHaveValue('Ebb');
@@ -60,7 +61,7 @@ test('a lost connection is said, tried again, and nothing typed meanwhile is los
   await openOutline(page, id);
   await page.route('**/changes', (route) => route.abort());
   await page.getByLabel('Title of item 1.1').fill('Typed without a net');
-  await expect(page.getByText('Not saved: trying again')).toBeVisible();
+  await expect(page.getByText('Kept here, one to send')).toBeVisible();
   await page.getByLabel('Title of item 2.1').fill('And more');
   await page.unroute('**/changes');
   await allSaved(page);
