@@ -15,7 +15,7 @@ import CodeField from '../ui/fields/CodeField.vue';
 import DayField from '../ui/fields/DayField.vue';
 import NumberField from '../ui/fields/NumberField.vue';
 import PurposeTiles from '../ui/fields/PurposeTiles.vue';
-import { useForm } from '../ui/fields/refusals.ts';
+import { useForm } from '../ui/fields/reading/refusals.ts';
 import PushButton from '../ui/frame/PushButton.vue';
 
 const { t, locale } = useI18n();

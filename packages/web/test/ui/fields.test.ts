@@ -13,7 +13,7 @@ import ChoiceTiles from '../../src/ui/fields/ChoiceTiles.vue';
 import DayField from '../../src/ui/fields/DayField.vue';
 import DurationField from '../../src/ui/fields/DurationField.vue';
 import NumberField from '../../src/ui/fields/NumberField.vue';
-import { useForm } from '../../src/ui/fields/refusals.ts';
+import { useForm } from '../../src/ui/fields/reading/refusals.ts';
 import TimeField from '../../src/ui/fields/TimeField.vue';
 import ZoneField from '../../src/ui/fields/ZoneField.vue';
 import PurposeTiles from '../../src/ui/fields/PurposeTiles.vue';

@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
-import { useForm } from '../../ui/fields/refusals.ts';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
 import TimeField from '../../ui/fields/TimeField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 

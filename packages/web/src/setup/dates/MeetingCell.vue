@@ -11,7 +11,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import DurationField from '../../ui/fields/DurationField.vue';
-import { useForm } from '../../ui/fields/refusals.ts';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
 import TimeField from '../../ui/fields/TimeField.vue';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import IconButton from '../../ui/frame/IconButton.vue';

@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import DayField from '../../ui/fields/DayField.vue';
-import { useForm } from '../../ui/fields/refusals.ts';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ pause: Pause; covers: (pause: Pause) => boolean }>();

@@ -10,9 +10,9 @@ import { formatDay } from '../../words/dates.ts';
 import IconButton from '../frame/IconButton.vue';
 import { useCourseDays } from './day-context.ts';
 import MonthPicker from './MonthPicker.vue';
-import { orExpected } from './expected.ts';
+import { orExpected } from './reading/expected.ts';
 import TypedField from './TypedField.vue';
-import { typedIn } from './typed-in.ts';
+import { typedIn } from './reading/typed-in.ts';
 
 defineOptions({ inheritAttrs: false });
 const props = withDefaults(

@@ -3,9 +3,9 @@
 import { readDuration } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { formatMinutes } from '../../words/dates.ts';
-import { orExpected } from './expected.ts';
+import { orExpected } from './reading/expected.ts';
 import TypedField from './TypedField.vue';
-import { typedIn } from './typed-in.ts';
+import { typedIn } from './reading/typed-in.ts';
 
 const props = withDefaults(
   defineProps<{

@@ -2,9 +2,9 @@
 /** A number within bounds, or none. */
 import { readNumber, writeNumber } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { orExpected } from './expected.ts';
+import { orExpected } from './reading/expected.ts';
 import TypedField from './TypedField.vue';
-import { typedIn } from './typed-in.ts';
+import { typedIn } from './reading/typed-in.ts';
 
 const props = withDefaults(
   defineProps<{

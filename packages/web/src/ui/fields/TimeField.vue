@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A time of day, of twenty-four hours; or none. */
 import { readTime } from '@itinerary/core';
-import { orExpected } from './expected.ts';
+import { orExpected } from './reading/expected.ts';
 import TypedField from './TypedField.vue';
 
 const props = withDefaults(

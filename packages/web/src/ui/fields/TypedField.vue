@@ -3,7 +3,7 @@
 import type { Reading } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { VTextField } from 'vuetify/components/VTextField';
-import { useTyped } from './use-typed.ts';
+import { useTyped } from './reading/use-typed.ts';
 
 defineOptions({ inheritAttrs: false });
 const props = withDefaults(

@@ -11,7 +11,7 @@ import { newId } from '../../../stores/new-id.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import NumberField from '../../../ui/fields/NumberField.vue';
-import { useForm } from '../../../ui/fields/refusals.ts';
+import { useForm } from '../../../ui/fields/reading/refusals.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../../node-title.ts';
 import PushButton from '../../../ui/frame/PushButton.vue';

@@ -2,8 +2,8 @@
 /** The minutes of a line, typed as people type how long something takes. */
 import { MAX_MINUTES, readDuration } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { typedIn } from '../../../ui/fields/typed-in.ts';
-import { useTyped } from '../../../ui/fields/use-typed.ts';
+import { typedIn } from '../../../ui/fields/reading/typed-in.ts';
+import { useTyped } from '../../../ui/fields/reading/use-typed.ts';
 
 const props = defineProps<{ minutes: number | null; label: string; readonly: boolean }>();
 const emit = defineEmits<{ typed: [minutes: number | null] }>();

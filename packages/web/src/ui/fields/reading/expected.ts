@@ -1,8 +1,8 @@
 /** What a field expects: the sentence that says it, and that something is expected at all. */
 import type { Expected, Reading } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { formatDay, formatMinutes, weekdayName } from '../../words/dates.ts';
-import { formatNumber } from '../../words/intl.ts';
+import { formatDay, formatMinutes, weekdayName } from '../../../words/dates.ts';
+import { formatNumber } from '../../../words/intl.ts';
 
 export function useExpected(): (expected: Expected) => string {
   const { t, locale } = useI18n();
