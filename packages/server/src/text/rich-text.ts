@@ -76,6 +76,8 @@ const ALLOWED: sanitizeHtml.IOptions = {
     'em',
     'u',
     's',
+    'sub',
+    'sup',
     'code',
     'pre',
     'blockquote',

@@ -10,6 +10,7 @@ const HASH = 'a'.repeat(64);
 describe('kept as it is', () => {
   test.each([
     '<h2>Mud</h2><p>and <strong>sand</strong>, <em>wet</em></p>',
+    '<p>10 m<sup>2</sup> of CO<sub>2</sub></p>',
     '<ul><li><p>a</p></li></ul><ol start="3"><li><p>b</p></li></ol>',
     '<pre><code>x = 1</code></pre><blockquote><p>q</p></blockquote><hr>',
     '<p><a href="https://example.org/tides">tides</a> <a href="mailto:a@b.example">mail</a></p>',

@@ -259,6 +259,17 @@ export default {
   messages,
   layout,
   text: {
+    raised: 'مرتفع',
+    lowered: 'منخفض',
+    widen: 'اكتب {name} بعرض النافذة',
+    narrow: 'تم',
+    headings: 'العناوين',
+    preview: 'كما يُقرأ',
+    noHeadings: 'لا عناوين بعد. العناوين تسهّل التنقل في النص الطويل.',
+    words: 'لا كلمات | كلمة واحدة | كلمتان | {count} كلمات | {count} كلمة | {count} كلمة',
+    tooLong:
+      '{now} حرفًا مع التنسيق، أي {over} أكثر من {most} التي يتسع لها النص. يبقى هنا ولا يُحفظ حتى يقصر.',
+    nearlyFull: '{now} من {most} حرفًا، مع التنسيق.',
     tools: 'أدوات النص',
     h2: 'عنوان فرعي',
     h3: 'عنوان أصغر',

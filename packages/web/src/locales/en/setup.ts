@@ -254,6 +254,17 @@ export default {
   messages,
   layout,
   text: {
+    raised: 'Raised',
+    lowered: 'Lowered',
+    widen: 'Write {name} wide',
+    narrow: 'Done',
+    headings: 'Headings',
+    preview: 'As it reads',
+    noHeadings: 'No headings yet. They make a long text easy to find one’s way in.',
+    words: 'no words | one word | {count} words',
+    tooLong:
+      '{now} characters with the formatting, {over} more than the {most} that a text can have. It is kept here and not saved until it is shorter.',
+    nearlyFull: '{now} of {most} characters, with the formatting.',
     tools: 'Tools for the text',
     h2: 'Heading',
     h3: 'Smaller heading',

@@ -255,6 +255,17 @@ export default {
   messages,
   layout,
   text: {
+    raised: 'Superíndice',
+    lowered: 'Subíndice',
+    widen: 'Escribir {name} a lo ancho',
+    narrow: 'Listo',
+    headings: 'Títulos',
+    preview: 'Como se lee',
+    noHeadings: 'Aún no hay títulos. Ayudan a orientarse en un texto largo.',
+    words: 'ninguna palabra | una palabra | {count} palabras',
+    tooLong:
+      '{now} caracteres con el formato, {over} más de los {most} que caben en un texto. Se conserva aquí y no se guarda hasta que sea más corto.',
+    nearlyFull: '{now} de {most} caracteres, con el formato.',
     tools: 'Herramientas del texto',
     h2: 'Encabezado',
     h3: 'Encabezado menor',

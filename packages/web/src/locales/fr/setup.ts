@@ -255,6 +255,17 @@ export default {
   messages,
   layout,
   text: {
+    raised: 'Exposant',
+    lowered: 'Indice',
+    widen: 'Écrire {name} en grand',
+    narrow: 'Terminé',
+    headings: 'Titres',
+    preview: 'Tel qu’on le lit',
+    noHeadings: 'Pas encore de titres. Ils aident à s’orienter dans un long texte.',
+    words: 'aucun mot | un mot | {count} mots',
+    tooLong:
+      '{now} caractères avec la mise en forme, {over} de plus que les {most} qu’un texte peut avoir. Il est gardé ici et n’est pas enregistré tant qu’il n’est pas plus court.',
+    nearlyFull: '{now} caractères sur {most}, avec la mise en forme.',
     tools: 'Outils du texte',
     h2: 'Intertitre',
     h3: 'Petit intertitre',

@@ -27,4 +27,9 @@ ins {
   text-decoration: underline;
   text-decoration-thickness: 2px;
 }
+
+/* What went and what came in its place stand apart, whatever the words are. */
+del + ins {
+  margin-inline-start: 3px;
+}
 </style>

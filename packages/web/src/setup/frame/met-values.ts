@@ -6,6 +6,7 @@ import type { ComputedRef, Ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
+import { bothTexts } from '../compare/both-texts.ts';
 import { wordChanges, wordsOf } from '../compare/word-changes.ts';
 import type { Piece } from '../compare/word-changes.ts';
 import { useNodeTitle } from '../node-title.ts';
@@ -56,7 +57,7 @@ export function useMet(of: () => Replaced): Met {
       first === null ? null : texts.read(first),
       second === null ? null : texts.read(second),
     ];
-    const hash = one === null || other === null ? undefined : await texts.keep(one + other);
+    const hash = one === null || other === null ? undefined : await texts.keep(bothTexts(one, other));
     both.value =
       plan.course === null
         ? undefined

@@ -12,6 +12,7 @@ const props = defineProps<{
   label: string;
 }>();
 const plan = usePlan();
+const title = computed(() => `${plan.course?.title ?? ''} · ${props.label}`);
 const texts = useTexts();
 const html = computed(() => texts.read(props.hash));
 /** Until the text is here nothing may be typed over it. */
@@ -26,5 +27,12 @@ function write(next: string | null): void {
 </script>
 
 <template>
-  <RichTextEditor :html="html" :label="label" :disabled="isLoading || plan.isReadonly" @write="write" />
+  <RichTextEditor
+    :html="html"
+    :name="field"
+    :label="label"
+    :title="title"
+    :disabled="isLoading || plan.isReadonly"
+    @write="write"
+  />
 </template>

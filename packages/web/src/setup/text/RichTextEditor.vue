@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Rich text, with its tools in view. What it writes is what the server's allow list keeps. */
 import type { UploadAnswer } from '@itinerary/contract';
-import { isPictureType } from '@itinerary/core';
-import type { Command } from '@tiptap/core';
-import { NodeSelection, TextSelection } from '@tiptap/pm/state';
+import { isPictureType, MAX_TEXT } from '@itinerary/core';
+import { IconArrowsMaximize } from '@tabler/icons-vue';
+import { NodeSelection } from '@tiptap/pm/state';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
-import { computed, onBeforeUnmount, ref, useId, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
@@ -13,17 +13,26 @@ import PictureWords from '../files/PictureWords.vue';
 import { EXTENSIONS } from './pieces/extensions.ts';
 import FormulaForm from './pieces/FormulaForm.vue';
 import LinkForm from './pieces/LinkForm.vue';
+import IconButton from '../../ui/frame/IconButton.vue';
+import { useLinks } from './links.ts';
+import { cleanPasted } from './pasted.ts';
 import TextTools from './TextTools.vue';
 import { takeSelection } from './taken-selection.ts';
 import { tableTools, textTools } from './tools.ts';
+import WideText from './WideText.vue';
+import { plain, useWriting } from './writing.ts';
 
 const props = defineProps<{
   /** Null while it loads, or when there is none. */ html: string | null;
   label: string;
+  /** Under this name, what was too long is there again when one comes back. */
+  name: string;
+  /** What it belongs to, over the wide way of writing. */
+  title?: string;
   disabled?: boolean;
 }>();
 const emit = defineEmits<{ write: [html: string | null] }>();
-const { t } = useI18n();
+const { t, n } = useI18n();
 const plan = usePlan();
 const uploads = useUploads();
 
@@ -33,18 +42,12 @@ const asked = ref<'link' | 'formula' | null>(null);
 const picker = ref<HTMLInputElement | null>(null);
 const notPicture = ref<string | null>(null);
 
-/** The same HTML may be written in two ways (`<br>`, `<br />`); the browser's own is compared. */
-function plain(html: string): string {
-  const holder = document.createElement('template');
-  holder.innerHTML = html;
-  return holder.innerHTML;
-}
-
-/** What was written here comes back as the stored text, a little later than the next letter is typed. */
-const written = new Set<string>();
+const { left, length, isTooLong, wrote, flush, isOwn } = useWriting(props.name, (html) =>
+  emit('write', html),
+);
 
 const editor = useEditor({
-  content: props.html ?? '',
+  content: left ?? props.html ?? '',
   editable: props.disabled !== true,
   extensions: EXTENSIONS,
   editorProps: {
@@ -58,7 +61,9 @@ const editor = useEditor({
       if (key === 'Tab') takeSelection(view);
       return false;
     },
-    handlePaste: (_view, event) => takePictures(event.clipboardData?.files),
+    transformPastedHTML: cleanPasted,
+    // Word processors add a picture of the words that are copied.
+    handlePaste: (_view, event) => !hasWords(event.clipboardData) && takePictures(event.clipboardData?.files),
     handleDrop: (view, event, _slice, isMoved) => {
       if (isMoved || !takePictures(event.dataTransfer?.files, event)) return false;
       const at = view.posAtCoords({ left: event.clientX, top: event.clientY });
@@ -66,21 +71,18 @@ const editor = useEditor({
       return true;
     },
   },
-  onUpdate: ({ editor: now }) => {
-    const html = now.isEmpty ? null : now.getHTML();
-    written.add(plain(html ?? ''));
-    emit('write', html);
-  },
+  onUpdate: ({ editor: now }) => wrote(now),
+  onBlur: flush,
 });
 
 watch(
   () => props.html,
   (html) => {
     const now = editor.value;
-    if (now === undefined) return;
+    if (now === undefined || isTooLong.value) return;
     const here = now.isEmpty ? '' : plain(now.getHTML());
     const stored = plain(html ?? '');
-    if (now.isFocused && written.has(stored)) return;
+    if (now.isFocused && isOwn(stored)) return;
     if (here !== stored) now.commands.setContent(html ?? '', { emitUpdate: false });
   },
 );
@@ -89,6 +91,11 @@ watch(
   (disabled) => editor.value?.setEditable(disabled !== true, false),
 );
 onBeforeUnmount(() => editor.value?.destroy());
+
+function hasWords(data: DataTransfer | null): boolean {
+  const html = data?.getData('text/html') ?? '';
+  return new DOMParser().parseFromString(html, 'text/html').body.textContent.trim() !== '';
+}
 
 /** Pictures among them are sent and put where the cursor is; true: they were taken, and nobody else need. */
 function takePictures(files: FileList | null | undefined, event?: DragEvent): boolean {
@@ -135,14 +142,7 @@ const formula = computed(() => {
   return { tex: String(node.attrs['tex']), isBlock: node.type.name === 'formulaBlock' };
 });
 const isInTable = computed(() => editor.value?.isActive('table') === true);
-const linked = computed(() => {
-  const now = editor.value;
-  const mark = now?.getAttributes('itemLink')['item'] as string | undefined;
-  const name = chosen.value?.type.name === 'itemName' ? (chosen.value.attrs['item'] as string) : undefined;
-  const address = now?.getAttributes('link')['href'] as string | undefined;
-  const hasWords = now !== undefined && (!now.state.selection.empty || mark !== undefined);
-  return { address: address ?? null, item: mark ?? name ?? null, hasWords: hasWords && name === undefined };
-});
+const { linked, linkAddress, linkItem, unlink } = useLinks(editor);
 
 const tools = computed(() => {
   const now = editor.value;
@@ -155,71 +155,26 @@ const tools = computed(() => {
 });
 const inTable = computed(() => (editor.value === undefined ? [] : tableTools(editor.value)));
 
-/** After what was linked, and no more of the link: whoever types on must not type over the words. */
-const goOn: Command = ({ tr }) => {
-  tr.setSelection(TextSelection.create(tr.doc, tr.selection.to)).setStoredMarks([]);
-  return true;
-};
-
 function close(): void {
   asked.value = null;
   editor.value?.commands.focus();
 }
 
-function linkAddress(href: string, typed: string): void {
-  const now = editor.value;
-  if (now === undefined) return;
-  const chain = now.chain().focus();
-  // With nothing chosen, the address itself becomes the words of the link.
-  if (now.state.selection.empty && linked.value.address === null && linked.value.item === null) {
-    chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href } }] }).run();
-  } else if (linked.value.item !== null && !linked.value.hasWords) {
-    chain.insertContent({ type: 'text', text: typed, marks: [{ type: 'link', attrs: { href } }] }).run();
-  } else {
-    chain
-      .extendMarkRange('itemLink')
-      .unsetMark('itemLink')
-      .extendMarkRange('link')
-      .setLink({ href })
-      .command(goOn)
-      .run();
-  }
-  asked.value = null;
+const isWide = ref(false);
+/** Where the editor stands while it is wide. */
+const seat = shallowRef<HTMLElement | null>(null);
+async function moved(): Promise<void> {
+  await nextTick();
+  if (isWide.value) editor.value?.commands.focus();
 }
-
-function linkItem(item: string): void {
-  const now = editor.value;
-  if (now === undefined) return;
-  const chain = now.chain().focus();
-  const isLinked = linked.value.address !== null || now.isActive('itemLink');
-  if (chosen.value !== null || (now.state.selection.empty && !isLinked)) {
-    chain.insertContent({ type: 'itemName', attrs: { item } }).run();
-  } else {
-    chain
-      .extendMarkRange('link')
-      .unsetLink()
-      .extendMarkRange('itemLink')
-      .setMark('itemLink', { item })
-      .command(goOn)
-      .run();
-  }
-  asked.value = null;
-}
-
-function unlink(): void {
-  const now = editor.value;
-  if (chosen.value?.type.name === 'itemName') now?.chain().focus().deleteSelection().run();
-  else
-    now
-      ?.chain()
-      .focus()
-      .extendMarkRange('link')
-      .unsetLink()
-      .extendMarkRange('itemLink')
-      .unsetMark('itemLink')
-      .run();
-  asked.value = null;
-}
+watch(seat, moved);
+/** Said from here on. */
+const NEAR = 0.8;
+const room = computed(() => {
+  const [now, most] = [n(length.value), n(MAX_TEXT)];
+  if (isTooLong.value) return t('setup.text.tooLong', { now, most, over: n(length.value - MAX_TEXT) });
+  return length.value > MAX_TEXT * NEAR ? t('setup.text.nearlyFull', { now, most }) : null;
+});
 
 function setFormula(tex: string, isBlock: boolean): void {
   editor.value
@@ -236,41 +191,63 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
 </script>
 
 <template>
-  <div class="editor">
-    <span :id="labelId" class="label">{{ label }}</span>
-    <template v-if="!disabled">
-      <div class="bars">
-        <TextTools :tools="tools" :label="t('setup.text.tools')" />
-        <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
-        <p v-if="notPicture" class="strip wrong" role="alert">
-          {{ t('setup.text.notPicture', { name: notPicture }) }}
-        </p>
-        <div v-if="asked === 'link'" class="strip">
-          <LinkForm v-bind="linked" @address="linkAddress" @item="linkItem" @unlink="unlink" @close="close" />
-        </div>
-        <div v-else-if="asked === 'formula' || formula" class="strip">
-          <FormulaForm :current="formula" @set="setFormula" @close="close" />
-        </div>
-        <div v-else-if="picture" class="strip">
-          <PictureWords
-            :words="{ alt: picture['alt'], author: picture['author'], licence: picture['licence'] }"
-            :readonly="false"
-            @say="say"
+  <div>
+    <Teleport :to="seat" :disabled="seat === null">
+      <div class="editor">
+        <div class="head">
+          <span :id="labelId" class="label">{{ label }}</span>
+          <IconButton
+            v-if="!disabled"
+            v-show="!isWide"
+            :icon="IconArrowsMaximize"
+            :label="t('setup.text.widen', { name: label })"
+            :size="15"
+            @click="isWide = true"
           />
         </div>
+        <template v-if="!disabled">
+          <div class="bars">
+            <TextTools :tools="tools" :label="t('setup.text.tools')" />
+            <TextTools v-if="isInTable" :tools="inTable" :label="t('setup.text.tableTools')" />
+            <p v-if="notPicture" class="strip wrong" role="alert">
+              {{ t('setup.text.notPicture', { name: notPicture }) }}
+            </p>
+            <div v-if="asked === 'link'" class="strip">
+              <LinkForm
+                v-bind="linked"
+                @address="(href, typed) => (linkAddress(href, typed), (asked = null))"
+                @item="(item) => (linkItem(item), (asked = null))"
+                @unlink="(unlink(), (asked = null))"
+                @close="close"
+              />
+            </div>
+            <div v-else-if="asked === 'formula' || formula" class="strip">
+              <FormulaForm :current="formula" @set="setFormula" @close="close" />
+            </div>
+            <div v-else-if="picture" class="strip">
+              <PictureWords
+                :words="{ alt: picture['alt'], author: picture['author'], licence: picture['licence'] }"
+                :readonly="false"
+                @say="say"
+              />
+            </div>
+          </div>
+          <input
+            ref="picker"
+            class="visually-hidden"
+            type="file"
+            accept="image/*"
+            multiple
+            tabindex="-1"
+            :aria-label="t('setup.text.choosePicture')"
+            @change="choose"
+          />
+        </template>
+        <EditorContent v-if="editor" :editor="editor" class="content" />
+        <p v-if="room" :class="['room', { wrong: isTooLong }]" role="status">{{ room }}</p>
       </div>
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
-        accept="image/*"
-        multiple
-        tabindex="-1"
-        :aria-label="t('setup.text.choosePicture')"
-        @change="choose"
-      />
-    </template>
-    <EditorContent v-if="editor" :editor="editor" class="content" />
+    </Teleport>
+    <WideText v-if="editor" v-model="isWide" :editor="editor" :title="title ?? label" @seat="seat = $event" />
   </div>
 </template>
 
@@ -288,8 +265,14 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   box-shadow: inset 0 0 0 1px var(--bottle);
 }
 
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  padding: 2px 4px 0 12px;
+}
+
 .label {
-  padding: 6px 12px 0;
   color: var(--ink-soft);
   font-size: 12.5px;
 }
@@ -322,5 +305,15 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   min-height: 130px;
   padding: 10px 12px 14px;
   outline: 0;
+}
+
+.room {
+  padding: 4px 12px 8px;
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+.room.wrong {
+  color: var(--blocker);
 }
 </style>

@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
+import { useNodeTitle } from '../node-title.ts';
 import RichTextEditor from './RichTextEditor.vue';
 
 const props = defineProps<{
@@ -12,6 +13,8 @@ const props = defineProps<{
   label: string;
 }>();
 const plan = usePlan();
+const titleOf = useNodeTitle();
+const title = computed(() => titleOf(props.target) ?? plan.course?.title ?? props.label);
 const texts = useTexts();
 const html = computed(() => texts.read(props.hash));
 /** Until the text is here nothing may be typed over it. */
@@ -26,5 +29,12 @@ function write(next: string | null): void {
 </script>
 
 <template>
-  <RichTextEditor :html="html" :label="label" :disabled="isLoading || plan.isReadonly" @write="write" />
+  <RichTextEditor
+    :html="html"
+    :name="`${target} ${field}`"
+    :label="label"
+    :title="title"
+    :disabled="isLoading || plan.isReadonly"
+    @write="write"
+  />
 </template>

@@ -16,6 +16,8 @@ import {
   IconPhoto,
   IconRowInsertBottom,
   IconRowRemove,
+  IconSubscript,
+  IconSuperscript,
   IconTable,
   IconTableOff,
   IconTableRow,
@@ -43,6 +45,18 @@ export function textTools(editor: Editor, asks: Asks): readonly Tool[] {
     heading(3),
     { name: 'bold', icon: IconBold, on: isAt('bold'), run: () => chain().toggleBold().run() },
     { name: 'italic', icon: IconItalic, on: isAt('italic'), run: () => chain().toggleItalic().run() },
+    {
+      name: 'raised',
+      icon: IconSuperscript,
+      on: isAt('superscript'),
+      run: () => chain().unsetSubscript().toggleSuperscript().run(),
+    },
+    {
+      name: 'lowered',
+      icon: IconSubscript,
+      on: isAt('subscript'),
+      run: () => chain().unsetSuperscript().toggleSubscript().run(),
+    },
     { name: 'list', icon: IconList, on: isAt('bulletList'), run: () => chain().toggleBulletList().run() },
     {
       name: 'numbers',

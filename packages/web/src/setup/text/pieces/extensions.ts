@@ -2,6 +2,8 @@
 import { Mark, Node } from '@tiptap/core';
 import type { Attribute, Extensions } from '@tiptap/core';
 import { Table, TableCell, TableHeader, TableRow } from '@tiptap/extension-table';
+import { Subscript } from '@tiptap/extension-subscript';
+import { Superscript } from '@tiptap/extension-superscript';
 import StarterKit from '@tiptap/starter-kit';
 import { VueNodeViewRenderer } from '@tiptap/vue-3';
 import ContactPartView from './ContactPartView.vue';
@@ -125,6 +127,8 @@ export const EXTENSIONS: Extensions = [
       HTMLAttributes: { target: null, rel: null, class: null },
     },
   }),
+  Subscript,
+  Superscript,
   Table.extend({ renderHTML: () => ['table', ['tbody', 0]] }),
   TableRow,
   TableHeader.extend({ addAttributes: cell }),
