@@ -105,7 +105,7 @@ test('a text written while the line is down is not lost, nor is the picture that
   await text.click();
   await page.route('**/api/**', (route) => route.abort());
   await page.keyboard.type('Low water at ten.');
-  await expect(page.locator('.save-state')).toHaveText('Not saved: trying again');
+  await expect(page.locator('.save-state')).toHaveText('Kept here, one to send');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('toolbar').getByRole('button', { name: 'Picture', exact: true }).click();
   await (
