@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { effectScope, nextTick, ref } from 'vue';
 import { stopOf, STOPS } from '../../src/setup/frame/stops.ts';
 import { undoKeys } from '../../src/setup/frame/undo-keys.ts';
-import { useDraft } from '../../src/setup/fields/use-draft.ts';
+import { useDraft } from '../../src/ui/fields/reading/use-draft.ts';
 
 function draftOf(
   stored: string,

@@ -6,7 +6,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { VueWrapper } from '@vue/test-utils';
 import { defineComponent, h } from 'vue';
-import DraftField from '../../src/setup/fields/DraftField.vue';
+import DraftField from '../../src/ui/fields/DraftField.vue';
 import CheckField from '../../src/ui/fields/CheckField.vue';
 import MoveButtons from '../../src/setup/fields/MoveButtons.vue';
 import ChoiceTiles from '../../src/ui/fields/ChoiceTiles.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDraft } from '../fields/use-draft.ts';
+import { useDraft } from '../../ui/fields/reading/use-draft.ts';
 
 const props = defineProps<{ text: string; label: string; readonly: boolean }>();
 const emit = defineEmits<{ typed: [text: string] }>();

@@ -9,7 +9,7 @@ import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
-import { useDraft } from '../fields/use-draft.ts';
+import { useDraft } from '../../ui/fields/reading/use-draft.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { VTextField } from 'vuetify/components/VTextField';
 

@@ -11,7 +11,7 @@ import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 import { useNodeTitle } from '../node-title.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 

@@ -2,7 +2,7 @@
 /** What is said of a picture: what it shows, or that it is decoration; whose it is, and how it may be used. */
 import { useI18n } from 'vue-i18n';
 import CheckField from '../../ui/fields/CheckField.vue';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 
 type Words = 'alt' | 'author' | 'licence';
 defineProps<{

@@ -10,7 +10,7 @@ import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import CoursePictureDrawn from '../../ui/course/CoursePicture.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 import PartLinks from '../frame/PartLinks.vue';
 import CroppedPicture from '../pictures/CroppedPicture.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';

@@ -10,7 +10,7 @@ import AreaSign from '../../learner/shell/AreaSign.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 import ArrangedRow from './ArrangedRow.vue';
 import { useEntryWords } from './entry-words.ts';
 import PushButton from '../../ui/frame/PushButton.vue';

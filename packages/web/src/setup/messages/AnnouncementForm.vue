@@ -9,7 +9,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 import { asRef } from '../files/arrivals.ts';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import EntryText from '../text/EntryText.vue';

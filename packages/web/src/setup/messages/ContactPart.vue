@@ -10,7 +10,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
-import DraftField from '../fields/DraftField.vue';
+import DraftField from '../../ui/fields/DraftField.vue';
 import MoveButtons from '../fields/MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';
 import UnfoldingLine from './UnfoldingLine.vue';

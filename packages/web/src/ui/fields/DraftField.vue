@@ -2,7 +2,7 @@
 /** A field of words or figures that is kept as it is typed, and shows what is kept once it is left. */
 import { computed } from 'vue';
 import { VTextField } from 'vuetify/components/VTextField';
-import { useDraft } from './use-draft.ts';
+import { useDraft } from './reading/use-draft.ts';
 
 const props = withDefaults(
   defineProps<{
