@@ -8,7 +8,10 @@ export {
   isZone,
   MAX_CODE,
   MAX_MINUTES,
+  MAX_OUTCOME,
   MAX_SUMMARY,
+  MAX_TAG,
+  MAX_TAGS,
   MAX_TITLE,
   parseWith,
   fileNameSchema,
@@ -146,7 +149,7 @@ export {
   withoutTombstones,
 } from './tree.ts';
 export type { Holder, Place } from './tree.ts';
-export { changeSchema, editSchema, fieldValueSchema, sameValue } from './edits/edits.ts';
+export { changeSchema, editSchema, fieldValueSchema, MAX_EDITS, sameValue } from './edits/edits.ts';
 export type { Change, Edit, FieldValue, InsertEdit, MoveEdit, SetEdit } from './edits/edits.ts';
 export type { Refusal } from './edits/refusal.ts';
 export type { Applied } from './edits/refusal.ts';

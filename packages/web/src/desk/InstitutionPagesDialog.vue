@@ -15,8 +15,9 @@ import IconButton from '../ui/frame/IconButton.vue';
 import SelectField from '../ui/fields/SelectField.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
+import { useForm } from '../ui/fields/reading/refusals.ts';
+import DraftField from '../ui/fields/DraftField.vue';
 import PushButton from '../ui/frame/PushButton.vue';
-import { VTextField } from 'vuetify/components/VTextField';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
@@ -26,6 +27,7 @@ const pages = computed(() => session.me?.institution.pages ?? []);
 const nameOf = ({ names, address }: InstitutionPage): string => ownWords(names, locale.value) ?? address;
 
 const USES: readonly InstitutionPage['use'][] = ['site', 'help', 'library', 'policies', 'other'];
+const form = useForm();
 interface Draft {
   id: string;
   use: InstitutionPage['use'];
@@ -56,7 +58,7 @@ function keep(answer: Promise<InstitutionPagesAnswer>, done: string): Promise<bo
 
 async function save(): Promise<void> {
   const now = draft.value;
-  if (now === null) return;
+  if (now === null || form.isRefused.value) return;
   const names = Object.fromEntries(Object.entries(now.names).filter(([, name]) => name.trim() !== ''));
   const body = {
     use: now.use,
@@ -137,22 +139,22 @@ function setName(language: (typeof LOCALES)[number], name: string): void {
         :options="besides"
         @choose="draft.beside = $event"
       />
-      <VTextField
-        :model-value="draft?.address ?? ''"
-        @update:model-value="setAddress"
+      <DraftField
+        :text="draft?.address ?? ''"
+        @type="setAddress"
         class="whole"
         inputmode="url"
-        maxlength="2000"
+        :most="2000"
         placeholder="https://"
         required
         :label="t('desk.pages.address')"
       />
-      <VTextField
+      <DraftField
         v-for="language in LOCALES"
         :key="language"
-        :model-value="draft?.names[language] ?? ''"
-        @update:model-value="setName(language, $event)"
-        maxlength="60"
+        :text="draft?.names[language] ?? ''"
+        @type="setName(language, $event)"
+        :most="60"
         :lang="language"
         :label="t('desk.pages.nameIn', { language: t(`common.languages.${language}`) })"
       />

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { addDays, MAX_WEEKS, weekdayOf } from '@itinerary/core';
+import { addDays, MAX_TITLE, MAX_WEEKS, weekdayOf } from '@itinerary/core';
 import type { Purpose } from '@itinerary/core';
 import type { NewCourseRequest } from '@itinerary/contract';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
-import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../api/client.ts';
 import { useProblemSentence } from '../words/problems.ts';
 import { formatDay, weekdayName } from '../words/dates.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
+import DraftField from '../ui/fields/DraftField.vue';
 import CodeField from '../ui/fields/CodeField.vue';
 import DayField from '../ui/fields/DayField.vue';
 import NumberField from '../ui/fields/NumberField.vue';
@@ -95,14 +95,15 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
     <p class="soft">{{ t('desk.new.lead') }}</p>
     <form @submit.prevent="create">
       <div class="pair">
-        <VTextField
+        <DraftField
           ref="titleField"
-          v-model="title"
+          :text="title"
           :label="t('setup.about.title')"
           :hint="t('desk.new.titleHint')"
           persistent-hint
-          maxlength="200"
+          :most="MAX_TITLE"
           name="title"
+          @type="title = $event"
         />
         <CodeField v-model="code" v-model:free="codeIsFree" />
       </div>

@@ -11,6 +11,7 @@ import { useLive } from '../stores/live.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSeeing } from '../stores/seeing.ts';
 import { COURSE_DAYS } from '../ui/fields/day-context.ts';
+import { FIELD_STATE } from '../ui/fields/reading/field-state.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
@@ -95,6 +96,7 @@ function seeAs(): void {
 }
 
 provide(COURSE_DAYS, courseDays());
+provide(FIELD_STATE, (field, target) => plan.stateOf(target ?? courseId.value, field));
 provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),
   members: () => (isShowingMembers.value = true),

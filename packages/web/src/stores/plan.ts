@@ -28,6 +28,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { ask, ProblemError } from '../api/client.ts';
 import { leftBehind, whenLeft } from './kept.ts';
 import { newId } from './new-id.ts';
+import { useFieldStates } from './plan-fields.ts';
 import { useKeptPlan } from './plan-kept.ts';
 import { textSetters } from './plan-texts.ts';
 import { useReadiness } from './readiness.ts';
@@ -111,6 +112,7 @@ export const usePlan = defineStore('plan', () => {
     void whenLeft(owner, courseId, (kept) => void takeUp(kept));
   }
 
+  const { stateOf, settled } = useFieldStates(() => copy.value?.pending ?? []);
   const { isKept, takeUp } = useKeptPlan({
     copy,
     owner: () => owner,
@@ -231,7 +233,10 @@ export const usePlan = defineStore('plan', () => {
     batch = LARGEST_BATCH;
     texts.learn(answer.texts);
     texts.rename(answer.renamed);
+    const before = copy.value.pending;
     const taken = takeAnswer(copy.value, answer as ServerAnswer);
+    const refused = taken.notices.flatMap((one) => (one.kind === 'refused' ? one.change.id : []));
+    settled(before.filter((one) => !taken.copy.pending.includes(one) && !refused.includes(one.id)));
     copy.value = taken.copy;
     learners.value = answer.learners;
     groupSizes.value = answer.groupSizes;
@@ -313,6 +318,7 @@ export const usePlan = defineStore('plan', () => {
     isUnsaved,
     unsent,
     isKept,
+    stateOf,
     open,
     change,
     set,

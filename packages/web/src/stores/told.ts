@@ -9,6 +9,10 @@ export type Told = { readonly id: string } & (
   | { readonly kind: 'stale_undo'; readonly refusal: Refusal }
   | { readonly kind: 'problem'; readonly code: string }
   | { readonly kind: 'removed'; readonly title: string }
+  /** Several at once: pasted titles. */
+  | { readonly kind: 'added'; readonly count: number }
+  /** Pasted titles that are too long: how many, and the first of them. */
+  | { readonly kind: 'long_lines'; readonly count: number; readonly first: string }
 );
 type Telling = Told extends infer T ? (T extends { id: string } ? Omit<T, 'id'> : never) : never;
 

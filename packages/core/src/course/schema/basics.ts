@@ -61,7 +61,10 @@ export const codeSchema = z
   .max(MAX_CODE)
   .regex(/^[A-Za-z0-9]+([-._][A-Za-z0-9]+)*$/, 'letters and digits, joined by single - . or _');
 
-export const tagSchema = storableSchema.trim().min(1).max(40);
+export const MAX_OUTCOME = 300;
+export const MAX_TAG = 40;
+export const MAX_TAGS = 30;
+export const tagSchema = storableSchema.trim().min(1).max(MAX_TAG);
 
 /** Only addresses that cannot run script: http, https, mailto, tel. */
 export const addressSchema = storableSchema

@@ -8,6 +8,8 @@
 import { z } from 'zod';
 import {
   codeSchema,
+  MAX_OUTCOME,
+  MAX_TAGS,
   daySchema,
   idSchema,
   storableSchema,
@@ -97,7 +99,7 @@ export type HeldBack = z.infer<typeof heldBackSchema>;
 
 /** What learners can do afterwards. `at` orders the list. */
 export const outcomeSchema = z.strictObject({
-  text: storableSchema.trim().min(1).max(300),
+  text: storableSchema.trim().min(1).max(MAX_OUTCOME),
   at: z.number().min(0).max(1_000_000),
 });
 export type Outcome = z.infer<typeof outcomeSchema>;
@@ -120,7 +122,7 @@ export const courseSchema = z.strictObject({
   department: storableSchema.max(40).nullable(),
   term: storableSchema.max(40).nullable(),
   description: textHashSchema.nullable(),
-  tags: z.array(tagSchema).max(30),
+  tags: z.array(tagSchema).max(MAX_TAGS),
   dates: datesSchema,
   numbering: numberingSchema.default({ style: 'items', from: 1, restart: true }),
   /** How sections read: all on one page, or an index and one at a time. */

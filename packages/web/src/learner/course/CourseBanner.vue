@@ -78,6 +78,7 @@ picture {
 }
 
 .plate {
+  overflow-wrap: anywhere;
   position: absolute;
   inset-inline-start: 16px;
   bottom: 14px;

@@ -6,7 +6,14 @@ export default {
   pickDayFor: 'Pick a day: {label}',
   dayPast: '{day} is past',
   noZone: 'No zone is called that: a city, a country or an offset such as +5:30',
+  fields: {
+    kept: 'Kept here, on its way',
+    saved: 'Saved',
+    help: 'Help: {label}',
+  },
   expected: {
+    shorter:
+      '{most} characters at most: one too many. It is kept here, and counts when it is shorter. | {most} characters at most: {over} too many. It is kept here, and counts when it is shorter.',
     whole: 'A whole number from {least} to {most}',
     number: 'A number from {least} to {most}',
     duration: 'Minutes or hours, as in 90, 1h30 or 1:30, from {least} to {most}',

@@ -116,7 +116,26 @@ export default {
     dark: 'Dark',
     draft: 'Not open yet: this is what learners will get once it is live.',
   },
+  help: {
+    code: 'What tells this course from every other, also from the same course in another term: on lists, in addresses and in files. No two courses of the institution have the same.',
+    department:
+      'Who is responsible for the course. People find it under this on the desk and in the catalogue.',
+    term: 'The part of the year in which it is taught. Choosing it brings the term’s holidays along, and lets the course end with the term.',
+    tags: 'Words by which people find the course beside its title: a subject, a place, a method. Several can be typed with commas between them.',
+    zone: 'Every time in this course is a time there, also for learners elsewhere, who are shown their own beside it. Type a city, a country or an offset such as +5:30.',
+    handIn:
+      'Work without a time of its own is due at this time, on the day beside it. Work that has its own is not touched.',
+    window: 'What learners get outside the days of the course. Staff always get everything.',
+    groupWork:
+      'Whether groups work by themselves, can look at one another, or do not matter. Each piece of work can say otherwise.',
+    names:
+      'Whose names learners see in lists, discussions and work: this is about learners; the staff’s names are always shown.',
+    changedBy: 'Who may write in pages that are meant to be written together. A page can say otherwise.',
+  },
   notices: {
+    added: 'one added | {count} added',
+    longLines:
+      'One pasted line is longer than the {most} characters of a title: “{first}”. Nothing was added. | {count} pasted lines are longer than the {most} characters of a title; the first is “{first}”. Nothing was added.',
     theCourse: 'the course',
     aText: 'a text',
     anItem: 'an item',
@@ -235,6 +254,8 @@ export default {
     department: 'Department',
     term: 'Term',
     tags: 'Tags',
+    tagTooLong: '“{tag}” is too long for a tag, which has at most {most} characters. It does not count.',
+    tagsFull: 'A course has at most {most} tags.',
     tagsHint: 'Type one and press Enter.',
     description: 'Description',
     statedHours: 'Length, in hours',

@@ -6,7 +6,14 @@ export default {
   pickDayFor: 'Elegir un día: {label}',
   dayPast: '{day} ya pasó',
   noZone: 'Ninguna zona se llama así: una ciudad, un país o un desfase como +5:30',
+  fields: {
+    kept: 'Guardado aquí, en camino',
+    saved: 'Guardado',
+    help: 'Ayuda: {label}',
+  },
   expected: {
+    shorter:
+      'Como máximo {most} caracteres: sobra uno. Se conserva aquí y contará cuando sea más corto. | Como máximo {most} caracteres: sobran {over}. Se conserva aquí y contará cuando sea más corto.',
     whole: 'Un número entero de {least} a {most}',
     number: 'Un número de {least} a {most}',
     duration: 'Minutos u horas, como 90, 1h30 o 1:30, de {least} a {most}',

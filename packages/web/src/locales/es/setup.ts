@@ -117,7 +117,26 @@ export default {
     dark: 'Oscuro',
     draft: 'Aún no está abierto: así se verá cuando esté en marcha.',
   },
+  help: {
+    code: 'Lo que distingue este curso de cualquier otro, también del mismo curso en otro periodo: en listas, direcciones y archivos. No hay dos cursos de la institución con el mismo.',
+    department: 'Quién responde del curso. Se encuentra bajo este nombre en el escritorio y en el catálogo.',
+    term: 'La parte del año en que se imparte. Al elegirla se traen sus festivos y el curso puede terminar con ella.',
+    tags: 'Palabras con las que se encuentra el curso además del título: un tema, un lugar, un método. Se pueden escribir varias separadas por comas.',
+    zone: 'Toda hora de este curso es de allí, también para quien está en otro lugar, que ve la suya al lado. Escriba una ciudad, un país o un desfase como +5:30.',
+    handIn:
+      'Los trabajos sin hora propia se entregan a esta hora, el día de al lado. Los que tienen la suya no cambian.',
+    window: 'Lo que reciben los estudiantes fuera de los días del curso. El personal siempre recibe todo.',
+    groupWork:
+      'Si los grupos trabajan por separado, pueden verse entre sí o no importan. Cada trabajo puede decir otra cosa.',
+    names:
+      'Qué nombres ven los estudiantes en listas, debates y trabajos: se trata de los estudiantes; los del personal se ven siempre.',
+    changedBy:
+      'Quién puede escribir en las páginas pensadas para escribirse en común. Una página puede decir otra cosa.',
+  },
   notices: {
+    added: 'uno añadido | {count} añadidos',
+    longLines:
+      'Una línea pegada supera los {most} caracteres de un título: «{first}». No se ha añadido nada. | {count} líneas pegadas superan los {most} caracteres de un título; la primera es «{first}». No se ha añadido nada.',
     theCourse: 'el curso',
     aText: 'un texto',
     anItem: 'un elemento',
@@ -236,6 +255,9 @@ export default {
     department: 'Departamento',
     term: 'Periodo',
     tags: 'Etiquetas',
+    tagTooLong:
+      '«{tag}» es demasiado largo para una etiqueta, que tiene como máximo {most} caracteres. No cuenta.',
+    tagsFull: 'Un curso tiene como máximo {most} etiquetas.',
     tagsHint: 'Escribe una y pulsa Intro.',
     description: 'Descripción',
     statedHours: 'Duración, en horas',

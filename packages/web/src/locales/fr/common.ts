@@ -6,7 +6,14 @@ export default {
   pickDayFor: 'Choisir un jour : {label}',
   dayPast: '{day} est passé',
   noZone: 'Aucun fuseau ne porte ce nom : une ville, un pays ou un décalage comme +5:30',
+  fields: {
+    kept: 'Gardé ici, en chemin',
+    saved: 'Enregistré',
+    help: 'Aide : {label}',
+  },
   expected: {
+    shorter:
+      '{most} caractères au plus : un de trop. C’est gardé ici, et comptera une fois plus court. | {most} caractères au plus : {over} de trop. C’est gardé ici, et comptera une fois plus court.',
     whole: 'Un nombre entier de {least} à {most}',
     number: 'Un nombre de {least} à {most}',
     duration: 'Des minutes ou des heures, comme 90, 1h30 ou 1:30, de {least} à {most}',

@@ -117,7 +117,26 @@ export default {
     dark: 'Sombre',
     draft: 'Pas encore ouvert : voici ce que les participants auront une fois le cours ouvert.',
   },
+  help: {
+    code: 'Ce qui distingue ce cours de tout autre, même du même cours à une autre période : dans les listes, les adresses et les fichiers. Deux cours de l’établissement n’ont jamais le même.',
+    department: 'Qui est responsable du cours. On le trouve sous ce nom sur le bureau et dans le catalogue.',
+    term: 'La partie de l’année où il est enseigné. La choisir apporte ses congés et permet au cours de finir avec elle.',
+    tags: 'Des mots par lesquels on trouve le cours en plus du titre : un sujet, un lieu, une méthode. On peut en taper plusieurs, séparés par des virgules.',
+    zone: 'Toute heure de ce cours est celle de là-bas, même pour ceux qui sont ailleurs et voient la leur à côté. Tapez une ville, un pays ou un décalage comme +5:30.',
+    handIn:
+      'Les travaux sans heure propre sont à rendre à cette heure, le jour d’à côté. Ceux qui ont la leur ne changent pas.',
+    window: 'Ce que les apprenants reçoivent en dehors des jours du cours. L’équipe reçoit toujours tout.',
+    groupWork:
+      'Si les groupes travaillent chacun pour soi, peuvent se voir, ou ne comptent pas. Chaque travail peut en décider autrement.',
+    names:
+      'Quels noms les apprenants voient dans les listes, les discussions et les travaux : il s’agit des apprenants ; ceux de l’équipe sont toujours montrés.',
+    changedBy:
+      'Qui peut écrire dans les pages faites pour être écrites ensemble. Une page peut en décider autrement.',
+  },
   notices: {
+    added: 'un élément ajouté | {count} éléments ajoutés',
+    longLines:
+      'Une ligne collée dépasse les {most} caractères d’un titre : « {first} ». Rien n’a été ajouté. | {count} lignes collées dépassent les {most} caractères d’un titre ; la première est « {first} ». Rien n’a été ajouté.',
     theCourse: 'le cours',
     aText: 'un texte',
     anItem: 'un élément',
@@ -236,6 +255,9 @@ export default {
     department: 'Département',
     term: 'Période',
     tags: 'Mots-clés',
+    tagTooLong:
+      '« {tag} » est trop long pour une étiquette, qui compte au plus {most} caractères. Il ne compte pas.',
+    tagsFull: 'Un cours compte au plus {most} étiquettes.',
     tagsHint: 'Tapez-en un et appuyez sur Entrée.',
     description: 'Description',
     statedHours: 'Durée, en heures',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { totalMinutes } from '@itinerary/core';
+import { MAX_TITLE, totalMinutes } from '@itinerary/core';
 import type { Purpose } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -8,6 +8,7 @@ import { VSelect } from 'vuetify/components/VSelect';
 import { formatMinutes } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import CodeField from '../../ui/fields/CodeField.vue';
 import PurposeTiles from '../../ui/fields/PurposeTiles.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
@@ -16,6 +17,7 @@ import StopHead from '../frame/StopHead.vue';
 import TextField from '../text/TextField.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
 import OutcomeList from './OutcomeList.vue';
+import { useTags } from './tags.ts';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -51,71 +53,77 @@ function setCode(free: string): void {
   if (free !== course.value.code) plan.set(course.value.id, 'code', free, course.value.code);
 }
 
-/** Tags are words: trimmed, not empty, each once. */
-function setTags(tags: readonly unknown[]): void {
-  const words = [
-    ...new Set(tags.map((tag) => String(tag).trim().slice(0, 40)).filter((tag) => tag !== '')),
-  ].slice(0, 30);
-  plan.set(course.value.id, 'tags', words, course.value.tags);
-}
+const { left, setTags, wrong: tagWrong } = useTags();
 </script>
 
 <template>
   <StopHead stop="about" />
   <div class="fields">
     <div class="pair wide-first">
-      <DraftField
-        id="field-title"
-        name="title"
-        maxlength="200"
-        :text="course.title"
-        :label="t('setup.about.title')"
-        :readonly="plan.isReadonly"
-        :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
-        @type="setTitle"
-      />
-      <CodeField
-        id="field-code"
-        v-model="code"
-        :except="course.id"
-        :readonly="plan.isReadonly"
-        @settled="setCode"
-      />
+      <FieldFrame :label="t('setup.about.title')" of="title">
+        <DraftField
+          id="field-title"
+          name="title"
+          :most="MAX_TITLE"
+          keep-as="title"
+          :text="course.title"
+          :label="t('setup.about.title')"
+          :readonly="plan.isReadonly"
+          :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
+          @type="setTitle"
+        />
+      </FieldFrame>
+      <FieldFrame :label="t('setup.about.code')" of="code" :help="t('setup.help.code')">
+        <CodeField
+          id="field-code"
+          v-model="code"
+          :except="course.id"
+          :readonly="plan.isReadonly"
+          @settled="setCode"
+        />
+      </FieldFrame>
     </div>
     <PurposeTiles v-model="purpose" :disabled="plan.isReadonly" />
     <div class="pair">
-      <VSelect
-        :model-value="course.department"
-        :items="session.me?.institution.departments ?? []"
-        item-title="name"
-        item-value="code"
-        :label="t('setup.about.department')"
-        :readonly="plan.isReadonly"
-        :clearable="!plan.isReadonly"
-        @update:model-value="choose('department', $event)"
-      />
-      <VSelect
-        :model-value="course.term"
-        :items="session.me?.institution.terms ?? []"
-        item-title="name"
-        item-value="code"
-        :label="t('setup.about.term')"
-        :readonly="plan.isReadonly"
-        :clearable="!plan.isReadonly"
-        @update:model-value="choose('term', $event)"
-      />
+      <FieldFrame :label="t('setup.about.department')" of="department" :help="t('setup.help.department')">
+        <VSelect
+          :model-value="course.department"
+          :items="session.me?.institution.departments ?? []"
+          item-title="name"
+          item-value="code"
+          :label="t('setup.about.department')"
+          :readonly="plan.isReadonly"
+          :clearable="!plan.isReadonly"
+          @update:model-value="choose('department', $event)"
+        />
+      </FieldFrame>
+      <FieldFrame :label="t('setup.about.term')" of="term" :help="t('setup.help.term')">
+        <VSelect
+          :model-value="course.term"
+          :items="session.me?.institution.terms ?? []"
+          item-title="name"
+          item-value="code"
+          :label="t('setup.about.term')"
+          :readonly="plan.isReadonly"
+          :clearable="!plan.isReadonly"
+          @update:model-value="choose('term', $event)"
+        />
+      </FieldFrame>
     </div>
-    <VCombobox
-      :model-value="[...course.tags]"
-      :label="t('setup.about.tags')"
-      :hint="t('setup.about.tagsHint')"
-      multiple
-      chips
-      :closable-chips="!plan.isReadonly"
-      :readonly="plan.isReadonly"
-      hide-no-data
-      @update:model-value="setTags"
-    />
+    <FieldFrame :label="t('setup.about.tags')" of="tags" :help="t('setup.help.tags')">
+      <VCombobox
+        :model-value="[...course.tags, ...left]"
+        :error-messages="tagWrong === null ? [] : [tagWrong]"
+        :label="t('setup.about.tags')"
+        :hint="t('setup.about.tagsHint')"
+        multiple
+        chips
+        :closable-chips="!plan.isReadonly"
+        :readonly="plan.isReadonly"
+        hide-no-data
+        @update:model-value="setTags"
+      />
+    </FieldFrame>
     <div id="field-description" tabindex="-1">
       <TextField
         :key="course.id"
@@ -127,19 +135,21 @@ function setTags(tags: readonly unknown[]): void {
       <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
     </div>
     <OutcomeList :readonly="plan.isReadonly" />
-    <NumberField
-      id="field-statedHours"
-      class="hours"
-      name="statedHours"
-      keeps
-      :number="course.statedHours"
-      :least="1"
-      :most="MOST_HOURS"
-      :label="t('setup.about.statedHours')"
-      :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes, locale) })"
-      :readonly="plan.isReadonly"
-      @set="setHours"
-    />
+    <FieldFrame :label="t('setup.about.statedHours')" of="statedHours">
+      <NumberField
+        id="field-statedHours"
+        class="hours"
+        name="statedHours"
+        keeps
+        :number="course.statedHours"
+        :least="1"
+        :most="MOST_HOURS"
+        :label="t('setup.about.statedHours')"
+        :hint="t('setup.about.statedHoursHint', { length: formatMinutes(minutes, locale) })"
+        :readonly="plan.isReadonly"
+        @set="setHours"
+      />
+    </FieldFrame>
   </div>
 </template>
 

@@ -56,6 +56,7 @@ const numbers = (ids: readonly string[]): string =>
           :text="outcome.text"
           :label="t('setup.outcomes.field', { number: at + 1 })"
           :readonly="readonly"
+          :keep-as="outcome.id"
           @typed="rename(outcome.id, $event)"
         />
         <span :class="['soft', 'where', { none: outcome.assessedBy.length === 0 }]">

@@ -9,6 +9,7 @@ import { momentWords } from '../../learner/words/moment-words.ts';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import { useActs } from '../frame/acts.ts';
 import PartLinks from '../frame/PartLinks.vue';
@@ -116,14 +117,16 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
     <FindPart :readonly="plan.isReadonly" />
     <h2 id="access-dates">{{ t('setup.access.parts.dates') }}</h2>
     <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
-      <ChoiceTiles
-        :legend="t(`setup.access.${side}`)"
-        :tiles="tiles(side)"
-        :chosen="course.window[side]"
-        :disabled="plan.isReadonly"
-        compact
-        @choose="choose(side, $event)"
-      />
+      <FieldFrame :label="t(`setup.access.${side}`)" of="window" :help="t('setup.help.window')">
+        <ChoiceTiles
+          :legend="t(`setup.access.${side}`)"
+          :tiles="tiles(side)"
+          :chosen="course.window[side]"
+          :disabled="plan.isReadonly"
+          compact
+          @choose="choose(side, $event)"
+        />
+      </FieldFrame>
       <p class="sentence soft">
         {{ sentences[side] }}
         <RouterLink

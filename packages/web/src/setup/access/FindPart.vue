@@ -4,14 +4,13 @@ import { MAX_SUMMARY } from '@itinerary/core';
 import type { Findable, Visitors } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextarea } from 'vuetify/components/VTextarea';
 import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
-import { useDraft } from '../../ui/fields/reading/use-draft.ts';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
+import DraftField from '../../ui/fields/DraftField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { VTextField } from 'vuetify/components/VTextField';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
@@ -31,15 +30,8 @@ const tiles = <Value extends string>(field: 'find' | 'visitors', values: readonl
 const setText = (field: 'madeFor' | 'bringAlong', text: string): void => {
   plan.set(course.value.id, field, text === '' ? null : text, course.value[field], { typing: true });
 };
-const madeFor = useDraft(
-  () => course.value.madeFor ?? '',
-  (text) => setText('madeFor', text),
-);
-const bringAlong = useDraft(
-  () => course.value.bringAlong ?? '',
-  (text) => setText('bringAlong', text),
-);
 
+const form = useForm();
 const typed = ref('');
 const failure = ref<string | null>(null);
 async function setPassphrase(passphrase: string | null): Promise<void> {
@@ -82,19 +74,20 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
       <form
         v-if="course.visitors === 'passphrase'"
         class="phrase"
-        @submit.prevent="setPassphrase(typed.trim())"
+        @submit.prevent="form.isRefused.value || setPassphrase(typed)"
       >
-        <VTextField
-          v-model="typed"
+        <DraftField
+          :text="typed"
           class="word"
-          maxlength="200"
+          :most="200"
           autocomplete="off"
           :readonly="readonly"
+          @type="typed = $event"
           :label="t('setup.access.passphrase.word')"
           :hint="t(`setup.access.passphrase.${plan.passphrase}`)"
           persistent-hint
         />
-        <PushButton small type="submit" :disabled="readonly || typed.trim() === ''">
+        <PushButton small type="submit" :disabled="readonly || typed === '' || form.isRefused.value">
           {{ t('setup.access.passphrase.set') }}
         </PushButton>
         <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
@@ -102,31 +95,16 @@ async function setPassphrase(passphrase: string | null): Promise<void> {
     </div>
     <template v-if="course.find !== 'members'">
       <p class="soft">{{ t('setup.access.publicPage') }}</p>
-      <VTextarea
-        :model-value="madeFor.draft.value"
-        rows="1"
-        auto-grow
-        variant="outlined"
-        density="comfortable"
-        hide-details="auto"
-        :maxlength="MAX_SUMMARY"
-        :label="t('learner.public.madeFor')"
+      <DraftField
+        v-for="field in ['madeFor', 'bringAlong'] as const"
+        :key="field"
+        :rows="1"
+        :most="MAX_SUMMARY"
+        :text="course[field] ?? ''"
+        :label="t(`learner.public.${field}`)"
         :readonly="readonly"
-        @update:model-value="madeFor.typed"
-        @blur="madeFor.left"
-      />
-      <VTextarea
-        :model-value="bringAlong.draft.value"
-        rows="1"
-        auto-grow
-        variant="outlined"
-        density="comfortable"
-        hide-details="auto"
-        :maxlength="MAX_SUMMARY"
-        :label="t('learner.public.bringAlong')"
-        :readonly="readonly"
-        @update:model-value="bringAlong.typed"
-        @blur="bringAlong.left"
+        :keep-as="field"
+        @type="setText(field, $event)"
       />
     </template>
   </section>

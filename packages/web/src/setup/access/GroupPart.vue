@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
 import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
@@ -77,7 +78,7 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
             :label="t(`setup.access.groups.kinds.${group.kind}`)"
             :readonly="readonly"
             :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"
-            maxlength="200"
+            :most="200"
             @type="setGroup(id, { ...group, name: $event })"
           />
           <span class="figures soft">{{ t('setup.access.groups.size', plan.groupSizes[id] ?? 0) }}</span>
@@ -106,14 +107,16 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
       </p>
     </div>
     <div id="field-groupWork" tabindex="-1">
-      <ChoiceTiles
-        :legend="t('setup.gates.groupWork')"
-        :tiles="modeTiles"
-        :chosen="course.groupWork"
-        :disabled="readonly"
-        compact
-        @choose="plan.set(course.id, 'groupWork', $event, course.groupWork)"
-      />
+      <FieldFrame :label="t('setup.gates.groupWork')" of="groupWork" :help="t('setup.help.groupWork')">
+        <ChoiceTiles
+          :legend="t('setup.gates.groupWork')"
+          :tiles="modeTiles"
+          :chosen="course.groupWork"
+          :disabled="readonly"
+          compact
+          @choose="plan.set(course.id, 'groupWork', $event, course.groupWork)"
+        />
+      </FieldFrame>
       <div v-if="differing.length > 0" class="differing">
         <p>{{ t('setup.access.differing', differing.length) }}</p>
         <ul class="names">
@@ -127,20 +130,24 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
       </div>
     </div>
     <div class="pair">
-      <SelectField
-        :label="t('setup.access.names.title')"
-        :value="course.names"
-        :options="NAMES.map((value) => ({ value, title: t(`setup.access.names.${value}`) }))"
-        :disabled="readonly"
-        @choose="plan.set(course.id, 'names', $event, course.names)"
-      />
-      <SelectField
-        :label="t('setup.access.changedBy.title')"
-        :value="course.changedBy"
-        :options="CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) }))"
-        :disabled="readonly"
-        @choose="plan.set(course.id, 'changedBy', $event, course.changedBy)"
-      />
+      <FieldFrame :label="t('setup.access.names.title')" of="names" :help="t('setup.help.names')">
+        <SelectField
+          :label="t('setup.access.names.title')"
+          :value="course.names"
+          :options="NAMES.map((value) => ({ value, title: t(`setup.access.names.${value}`) }))"
+          :disabled="readonly"
+          @choose="plan.set(course.id, 'names', $event, course.names)"
+        />
+      </FieldFrame>
+      <FieldFrame :label="t('setup.access.changedBy.title')" of="changedBy" :help="t('setup.help.changedBy')">
+        <SelectField
+          :label="t('setup.access.changedBy.title')"
+          :value="course.changedBy"
+          :options="CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) }))"
+          :disabled="readonly"
+          @choose="plan.set(course.id, 'changedBy', $event, course.changedBy)"
+        />
+      </FieldFrame>
     </div>
   </section>
 </template>

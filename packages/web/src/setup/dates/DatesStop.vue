@@ -10,6 +10,7 @@ import { formatDay, weekdayName } from '../../words/dates.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
+import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import DayField from '../../ui/fields/DayField.vue';
 import ZoneField from '../../ui/fields/ZoneField.vue';
 import FindingLine from '../readiness/FindingLine.vue';
@@ -136,30 +137,36 @@ function addMeeting(): void {
     <section aria-labelledby="when">
       <h2 id="when" class="heading">{{ t('setup.dates.when') }}</h2>
       <div class="stack">
-        <DayField
-          id="field-firstDay"
-          name="firstDay"
-          keeps
-          :warns-of-past="course.state === 'draft'"
-          :day="dates.firstDay"
-          :label="t('setup.dates.firstDay')"
-          :readonly="plan.isReadonly"
-          @day="proposals.propose([edit('firstDay', $event)])"
-        />
+        <FieldFrame :label="t('setup.dates.firstDay')" of="dates.firstDay">
+          <DayField
+            id="field-firstDay"
+            name="firstDay"
+            keeps
+            :warns-of-past="course.state === 'draft'"
+            :day="dates.firstDay"
+            :label="t('setup.dates.firstDay')"
+            :readonly="plan.isReadonly"
+            @day="proposals.propose([edit('firstDay', $event)])"
+          />
+        </FieldFrame>
         <LengthFields :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
-        <VSelect
-          :model-value="dates.weekStart"
-          :items="weekdays"
-          :label="t('setup.dates.weekStart')"
-          :readonly="plan.isReadonly"
-          @update:model-value="proposals.propose([edit('weekStart', $event)])"
-        />
-        <ZoneField
-          :zone="dates.zone"
-          :label="t('setup.dates.zone')"
-          :readonly="plan.isReadonly"
-          @set="plan.change([edit('zone', $event)])"
-        />
+        <FieldFrame :label="t('setup.dates.weekStart')" of="dates.weekStart">
+          <VSelect
+            :model-value="dates.weekStart"
+            :items="weekdays"
+            :label="t('setup.dates.weekStart')"
+            :readonly="plan.isReadonly"
+            @update:model-value="proposals.propose([edit('weekStart', $event)])"
+          />
+        </FieldFrame>
+        <FieldFrame :label="t('setup.dates.zone')" of="dates.zone" :help="t('setup.help.zone')">
+          <ZoneField
+            :zone="dates.zone"
+            :label="t('setup.dates.zone')"
+            :readonly="plan.isReadonly"
+            @set="plan.change([edit('zone', $event)])"
+          />
+        </FieldFrame>
       </div>
     </section>
     <section aria-labelledby="pauses">
@@ -175,24 +182,26 @@ function addMeeting(): void {
           {{ t('setup.dates.pausesForJoiners') }}
         </CheckField>
         <HandInFields :readonly="plan.isReadonly" />
-        <VSelect
-          :model-value="[...dates.teachingDays]"
-          :items="weekdays"
-          :label="t('setup.dates.teachingDays')"
-          :hint="t('setup.dates.teachingDaysHint')"
-          persistent-hint
-          multiple
-          :readonly="plan.isReadonly"
-          @update:model-value="
-            $event.length > 0 &&
-            proposals.propose([
-              edit(
-                'teachingDays',
-                [...$event].sort((a, b) => a - b),
-              ),
-            ])
-          "
-        />
+        <FieldFrame :label="t('setup.dates.teachingDays')" of="dates.teachingDays">
+          <VSelect
+            :model-value="[...dates.teachingDays]"
+            :items="weekdays"
+            :label="t('setup.dates.teachingDays')"
+            :hint="t('setup.dates.teachingDaysHint')"
+            persistent-hint
+            multiple
+            :readonly="plan.isReadonly"
+            @update:model-value="
+              $event.length > 0 &&
+              proposals.propose([
+                edit(
+                  'teachingDays',
+                  [...$event].sort((a, b) => a - b),
+                ),
+              ])
+            "
+          />
+        </FieldFrame>
       </div>
     </section>
   </div>

@@ -2,18 +2,20 @@
 /** Something that happens once, and the days on which one may join: neither moves a section. */
 import { eventSchema } from '@itinerary/core';
 import type { CourseEvent, FieldValue } from '@itinerary/core';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
+import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import DurationField from '../../ui/fields/DurationField.vue';
 import TimeField from '../../ui/fields/TimeField.vue';
+import PushButton from '../../ui/frame/PushButton.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
 
 defineProps<{ readonly: boolean }>();
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
 const dates = computed(() => plan.course!.dates);
@@ -32,6 +34,22 @@ function toggleEvent(): void {
   set('event', dates.value.event === null ? { day, time: '10:00', minutes: 60, place: null } : null);
 }
 
+const MIDNIGHT = '00:00';
+const END_OF_DAY = '23:59';
+/** Somebody has said that the very beginning of the last day is what they mean. */
+const meant = ref(false);
+const asksMidnight = computed(() => dates.value.lastTime === MIDNIGHT && !meant.value);
+const lastDay = computed(() => {
+  const day = plan.planned?.lastDay ?? null;
+  return day === null
+    ? t('setup.dates.lastDayField')
+    : formatDay(day, locale.value, { today: session.today });
+});
+watch(
+  () => dates.value.lastTime,
+  () => (meant.value = false),
+);
+
 const joinWrong = computed(() => {
   const { joinFrom, joinUntil } = dates.value;
   return joinFrom !== null && joinUntil !== null && joinUntil < joinFrom
@@ -43,7 +61,7 @@ const text = (value: unknown): string | null =>
 </script>
 
 <template>
-  <details class="more">
+  <details class="more" :open="asksMidnight || undefined">
     <summary>{{ t('setup.dates.more') }}</summary>
     <div class="fields">
       <DayField
@@ -70,6 +88,15 @@ const text = (value: unknown): string | null =>
         :readonly="readonly"
         @set="set('lastTime', $event)"
       />
+      <div v-if="asksMidnight" class="asked" role="status">
+        <p>{{ t('setup.dates.midnight', { day: lastDay }) }}</p>
+        <p class="acts">
+          <PushButton small @click="set('lastTime', END_OF_DAY)">{{
+            t('setup.dates.midnightEnd', { time: END_OF_DAY })
+          }}</PushButton>
+          <PushButton small @click="meant = true">{{ t('setup.dates.midnightMeant') }}</PushButton>
+        </p>
+      </div>
     </div>
     <CheckField class="event" :checked="dates.event !== null" :disabled="readonly" @toggle="toggleEvent">
       {{ t('setup.dates.event') }}
@@ -137,5 +164,19 @@ summary {
 
 .event {
   margin-top: 10px;
+}
+
+.asked {
+  grid-column: 1 / -1;
+  padding: 8px 12px;
+  border-inline-start: 4px solid var(--advice);
+  background: var(--advice-pale);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 6px;
 }
 </style>

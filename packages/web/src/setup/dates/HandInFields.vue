@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
 import { weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
+import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import TimeField from '../../ui/fields/TimeField.vue';
 
 defineProps<{ readonly: boolean }>();
@@ -37,15 +38,17 @@ function setHandIn(change: Partial<Dates['handIn']>): void {
       :readonly="readonly"
       @update:model-value="setHandIn({ weekday: $event === 0 ? null : $event })"
     />
-    <TimeField
-      name="hand-in"
-      :time="dates.handIn.time"
-      :label="t('setup.dates.handInTime')"
-      :readonly="readonly"
-      required
-      keeps
-      @set="$event && setHandIn({ time: $event })"
-    />
+    <FieldFrame :label="t('setup.dates.handInTime')" of="dates.handIn" :help="t('setup.help.handIn')">
+      <TimeField
+        name="hand-in"
+        :time="dates.handIn.time"
+        :label="t('setup.dates.handInTime')"
+        :readonly="readonly"
+        required
+        keeps
+        @set="$event && setHandIn({ time: $event })"
+      />
+    </FieldFrame>
   </div>
 </template>
 

@@ -21,7 +21,7 @@ const say = (field: Words, text: string): void => emit('say', field, text === ''
   <div class="about-picture">
     <DraftField
       name="alt"
-      maxlength="500"
+      :most="500"
       :text="words.alt ?? ''"
       :label="t('setup.files.alt')"
       :hint="t('setup.files.altHint')"
@@ -42,7 +42,7 @@ const say = (field: Words, text: string): void => emit('say', field, text === ''
         v-for="field in ['author', 'licence'] as const"
         :key="field"
         :name="field"
-        maxlength="200"
+        :most="200"
         :text="words[field] ?? ''"
         :label="t(`setup.files.${field}`)"
         :readonly="readonly"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What somebody must be told about their own changes: refused, replaced, no longer to be taken back. */
 import { IconX } from '@tabler/icons-vue';
-import { TEXT_FIELDS } from '@itinerary/core';
+import { MAX_TITLE, TEXT_FIELDS } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
@@ -49,6 +49,10 @@ function sentence(one: Exclude<Told, { kind: 'replaced' }>): string {
       return t(`common.problems.${one.code}`);
     case 'removed':
       return t('setup.notices.removed', { title: one.title });
+    case 'added':
+      return t('setup.notices.added', one.count);
+    case 'long_lines':
+      return t('setup.notices.longLines', { most: MAX_TITLE, first: one.first }, one.count);
   }
 }
 
@@ -97,7 +101,7 @@ function undo(one: Told): void {
             {{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”
           </p>
         </div>
-        <PushButton v-if="one.kind === 'removed'" small @click="undo(one)">
+        <PushButton v-if="one.kind === 'removed' || one.kind === 'added'" small @click="undo(one)">
           {{ t('setup.bar.undo') }}
         </PushButton>
         <PushButton v-if="one.kind === 'problem' && plan.saving === 'stopped'" small @click="again(one)">

@@ -94,6 +94,11 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
   color: var(--on-bar);
 }
 
+/* The title gives way; what can be pressed does not. */
+.setup-bar > :not(.course) {
+  flex-shrink: 0;
+}
+
 .course {
   display: grid;
   min-width: 0;

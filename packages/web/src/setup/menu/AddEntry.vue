@@ -1,7 +1,14 @@
 <script setup lang="ts">
 /** Adding to the menu: an area, a page of the course, a page of the institution, an address, a group, a divider. */
 import { IconPlus } from '@tabler/icons-vue';
-import { addressSchema, allLivingItems, AREAS, isContentKind, livingSections } from '@itinerary/core';
+import {
+  addressSchema,
+  allLivingItems,
+  AREAS,
+  isContentKind,
+  livingSections,
+  MAX_LABEL,
+} from '@itinerary/core';
 import type { Area, Leads, MenuEntry } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -9,8 +16,9 @@ import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import SelectField from '../../ui/fields/SelectField.vue';
 import { useMenu } from './use-menu.ts';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
+import DraftField from '../../ui/fields/DraftField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { VTextField } from 'vuetify/components/VTextField';
 
 const emit = defineEmits<{ added: [id: string] }>();
 const { t, locale } = useI18n();
@@ -61,7 +69,9 @@ const typed = computed(() => {
   return text === '' || /^[a-z]+:/i.test(text) ? text : `https://${text}`;
 });
 const isAddress = computed(() => addressSchema.safeParse(typed.value).success);
+const form = useForm();
 const mayAdd = computed(() => {
+  if (form.isRefused.value) return false;
   if (isList.value) return value.value !== '';
   if (kind.value === 'address') return isAddress.value;
   return kind.value === 'divider' || label.value.trim() !== '';
@@ -122,21 +132,23 @@ function add(): void {
       @choose="chosen = $event"
     />
     <p v-else-if="isList" class="soft grows">{{ t('setup.menu.add.none') }}</p>
-    <VTextField
+    <DraftField
       v-if="kind === 'address'"
-      v-model="address"
+      :text="address"
       class="grows"
       inputmode="url"
-      maxlength="2000"
+      :most="2000"
       placeholder="https://"
       :label="t('setup.menu.add.address')"
+      @type="address = $event"
     />
-    <VTextField
+    <DraftField
       v-if="kind === 'address' || kind === 'group'"
-      v-model="label"
+      :text="label"
       class="grows"
-      maxlength="60"
+      :most="MAX_LABEL"
       :label="t('setup.menu.add.label')"
+      @type="label = $event"
     />
     <PushButton type="submit" :disabled="!mayAdd">
       <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}

@@ -139,7 +139,7 @@ function onKey(event: KeyboardEvent, isRows: boolean): void {
         v-for="language in LANGUAGES"
         :key="language"
         :name="`name-${language}`"
-        :maxlength="MAX_LABEL"
+        :most="MAX_LABEL"
         :lang="language"
         :text="entry.names[language] ?? ''"
         :label="t('setup.menu.nameIn', { language: t(`common.languages.${language}`) })"

@@ -18,7 +18,8 @@ import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { VTextarea } from 'vuetify/components/VTextarea';
+import DraftField from '../../ui/fields/DraftField.vue';
+import { useForm } from '../../ui/fields/reading/refusals.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t } = useI18n();
@@ -29,6 +30,7 @@ const PARTS = ['about', 'how', 'needed', 'help'] as const;
 type Part = (typeof PARTS)[number];
 const written = ref<Record<Part, string>>({ about: '', how: '', needed: '', help: '' });
 const isFirst = ref(true);
+const form = useForm();
 
 /** What the course says already is there to begin with. */
 watch(isOpen, (open) => {
@@ -58,7 +60,7 @@ const html = computed(() => {
 /** In the opening unit, where there is one before everything else; else in one of its own. */
 async function make(): Promise<void> {
   const { course } = plan;
-  if (course === null) return;
+  if (course === null || form.isRefused.value) return;
   const page = newItem('page', {
     id: newId(),
     title: t('setup.menu.start.title'),
@@ -95,14 +97,15 @@ async function make(): Promise<void> {
 <template>
   <DialogBox v-model="isOpen" :title="t('setup.menu.start.title')" :width="640">
     <p class="soft">{{ t('setup.menu.start.hint') }}</p>
-    <VTextarea
+    <DraftField
       v-for="name in PARTS"
       :key="name"
-      v-model="written[name]"
+      :text="written[name]"
       class="part"
-      rows="3"
-      maxlength="4000"
+      :rows="3"
+      :most="4000"
       :label="t(`setup.menu.start.parts.${name}`)"
+      @type="written[name] = $event"
     />
     <p class="soft">{{ t('setup.menu.start.who') }}</p>
     <CheckField :checked="isFirst" :disabled="false" @toggle="isFirst = $event">{{

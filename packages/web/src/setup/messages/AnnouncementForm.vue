@@ -44,7 +44,7 @@ const setFrom = (from: PlannedMoment | null): void => {
   <div class="form">
     <DraftField
       name="subject"
-      maxlength="200"
+      :most="200"
       :text="announcement.subject"
       :label="t('setup.messages.subject')"
       :readonly="readonly"

@@ -122,7 +122,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             <template v-if="card.who === 'other'">
               <DraftField
                 name="contact-name"
-                maxlength="200"
+                :most="200"
                 :text="card.name"
                 :label="t('setup.messages.name')"
                 :readonly="readonly"
@@ -130,7 +130,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
               />
               <DraftField
                 name="contact-does"
-                maxlength="200"
+                :most="200"
                 :text="card.does ?? ''"
                 :label="t('setup.messages.does')"
                 :readonly="readonly"
@@ -138,7 +138,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
               />
               <DraftField
                 name="contact-mail"
-                maxlength="200"
+                :most="200"
                 :text="card.mail ?? ''"
                 :label="t('setup.messages.mail')"
                 :readonly="readonly"
@@ -156,7 +156,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             </CheckField>
             <DraftField
               name="contact-reach"
-              maxlength="500"
+              :most="500"
               :text="card.reach ?? ''"
               :label="t('setup.messages.reach')"
               :readonly="readonly"
@@ -164,7 +164,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-hours"
-              maxlength="500"
+              :most="500"
               :text="card.hours ?? ''"
               :label="t('setup.messages.hours')"
               :readonly="readonly"
@@ -172,7 +172,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-phone"
-              maxlength="40"
+              :most="40"
               :text="card.phone ?? ''"
               :label="t('setup.messages.phone')"
               :readonly="readonly"
@@ -181,7 +181,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-link"
-              maxlength="2000"
+              :most="2000"
               :text="card.link ?? ''"
               :label="t('setup.messages.link')"
               :readonly="readonly"

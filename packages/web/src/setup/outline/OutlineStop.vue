@@ -104,7 +104,7 @@ async function focus(id: string, cell?: string): Promise<void> {
   await table.value?.focus(id, cell);
 }
 
-const { focusedRow, here, addSection, addItem, addFile } = useAdding({
+const { focusedRow, here, addSection, addItem, addLines, addFile } = useAdding({
   focus,
   prepare: (parent) => {
     const next = new Set(folded.value);
@@ -200,6 +200,7 @@ watch(() => [route.query['at'], route.hash], showPlace);
 
 provide(OUTLINE_ACTS, {
   title: (row, title) => plan.set(row.id, 'title', title === '' ? null : title, row.title, { typing: true }),
+  lines: (row, titles, replacing) => void addLines(row.id, titles, replacing),
   minutes: setMinutes,
   shown: (row, shown) => plan.set(row.id, 'shown', shown, !shown),
   remove: (row) => void remove(row),

@@ -6,13 +6,11 @@ import { MAX_TEXT } from '@itinerary/core';
 import type { Editor } from '@tiptap/core';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import type { ComputedRef } from 'vue';
+import { leftDraft } from '../../ui/fields/reading/left-drafts.ts';
 
 /** In characters of HTML: what is shorter is written with every letter. */
 const LONG = 20_000;
 const REST_MS = 400;
-
-/** What was too long, of editors that are gone for now, by place and name. */
-const tooLong = new Map<string, string>();
 
 /** The same HTML may be written in two ways (`<br>`, `<br />`); the browser's own is compared. */
 export function plain(html: string): string {
@@ -36,8 +34,8 @@ export interface Writing {
 }
 
 export function useWriting(name: string, tell: (html: string | null) => void): Writing {
-  const place = `${window.location.pathname}${window.location.search} ${name}`;
-  const left = tooLong.get(place) ?? null;
+  const kept = leftDraft(name);
+  const left = kept.get();
   const length = ref(left?.length ?? 0);
   const written = new Set<string>();
   let waiting: Editor | null = null;
@@ -51,10 +49,10 @@ export function useWriting(name: string, tell: (html: string | null) => void): W
     const html = editor.isEmpty ? null : editor.getHTML();
     length.value = html?.length ?? 0;
     if (length.value > MAX_TEXT) {
-      tooLong.set(place, html ?? '');
+      kept.keep(html);
       return;
     }
-    tooLong.delete(place);
+    kept.keep(null);
     written.add(plain(html ?? ''));
     tell(html);
   }

@@ -87,7 +87,6 @@ onBeforeUnmount(() => {
       v-model="code"
       class="figures-field"
       name="code"
-      maxlength="40"
       autocapitalize="characters"
       spellcheck="false"
       :label="t('setup.about.code')"

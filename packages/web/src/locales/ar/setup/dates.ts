@@ -1,4 +1,7 @@
 export default {
+  midnight: '‏00:00 هي بداية {day} نفسها، فلا يبقى من ذلك اليوم شيء. هل المقصود نهايته؟',
+  midnightEnd: 'نهايته، {time}',
+  midnightMeant: 'بدايته، 00:00',
   format: 'الصيغة',
   formats: {
     weeks: 'أسبوعًا بأسبوع',

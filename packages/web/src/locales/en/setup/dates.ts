@@ -1,4 +1,7 @@
 export default {
+  midnight: '00:00 is the very beginning of {day}: nothing of that day is left. Is its end meant?',
+  midnightEnd: 'Its end, {time}',
+  midnightMeant: 'Its beginning, 00:00',
   format: 'Format',
   formats: {
     weeks: 'Week by week',

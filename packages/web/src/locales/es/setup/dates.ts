@@ -1,4 +1,7 @@
 export default {
+  midnight: 'Las 00:00 son el comienzo mismo de {day}: no queda nada de ese día. ¿Se refiere a su final?',
+  midnightEnd: 'Su final, {time}',
+  midnightMeant: 'Su comienzo, 00:00',
   format: 'Formato',
   formats: {
     weeks: 'Semana a semana',

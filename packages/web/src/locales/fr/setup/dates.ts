@@ -1,4 +1,7 @@
 export default {
+  midnight: '00:00 est le tout début de {day} : il ne reste rien de ce jour. Est-ce sa fin qui est voulue ?',
+  midnightEnd: 'Sa fin, {time}',
+  midnightMeant: 'Son début, 00:00',
   format: 'Format',
   formats: {
     weeks: 'Semaine par semaine',

@@ -5,11 +5,13 @@ import {
   isHolder,
   livingItems,
   livingSections,
+  MAX_EDITS,
+  MAX_TITLE,
   newItem,
   newSection,
   sectionOf,
 } from '@itinerary/core';
-import type { ItemKind, Place } from '@itinerary/core';
+import type { Edit, ItemKind, Place } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import type { ComputedRef, Ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -31,6 +33,8 @@ export interface Adding {
   readonly here: ComputedRef<Place | null>;
   readonly addSection: () => Promise<boolean>;
   readonly addItem: (kind: ItemKind, holderId?: string) => Promise<void>;
+  /** As many more of its kind as there are titles; with `replacing`, the first becomes its own. */
+  readonly addLines: (id: string, titles: readonly string[], replacing: boolean) => Promise<void>;
   readonly addFile: (file: File) => void;
 }
 
@@ -83,6 +87,35 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     await focus(node.id);
   }
 
+  async function addLines(id: string, titles: readonly string[], replacing: boolean): Promise<void> {
+    const place = findNode(course.value, id);
+    if (place === null) return;
+    const long = titles.filter((title) => title.length > MAX_TITLE);
+    if (long.length > 0) {
+      plan.tell({ kind: 'long_lines', count: long.length, first: long[0] ?? '' });
+      return;
+    }
+    const { node, parent } = place;
+    const [first = ''] = titles;
+    const edits: Edit[] = replacing
+      ? [{ kind: 'set', target: id, field: 'title', value: first, was: node.title }]
+      : [];
+    let after = id;
+    for (const title of replacing ? titles.slice(1) : titles) {
+      const made =
+        node.kind === 'section'
+          ? newSection({ id: newId(), title })
+          : newItem(node.kind, { id: newId(), title });
+      edits.push({ kind: 'insert', parent, after, node: made });
+      after = made.id;
+    }
+    for (let at = 0; at < edits.length; at += MAX_EDITS) {
+      if (!plan.change(edits.slice(at, at + MAX_EDITS))) return;
+    }
+    plan.tell({ kind: 'added', count: titles.length - (replacing ? 1 : 0) });
+    await focus(after);
+  }
+
   /** One of several: each that has come stands after the one before it. */
   function addFile(file: File): void {
     uploads.add(file, (answer) => {
@@ -93,5 +126,5 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     });
   }
 
-  return { focusedRow, here, addSection, addItem, addFile };
+  return { focusedRow, here, addSection, addItem, addLines, addFile };
 }

@@ -8,6 +8,8 @@ export type NodeLine = SectionRow | ItemRow;
 
 export interface OutlineActs {
   readonly title: (row: NodeLine, title: string) => void;
+  /** Pasted into the title: the first one replaces it, or all stand after it. */
+  readonly lines: (row: NodeLine, titles: readonly string[], replacing: boolean) => void;
   readonly minutes: (row: ItemRow, minutes: number | null) => void;
   readonly shown: (row: NodeLine, shown: boolean) => void;
   readonly remove: (row: NodeLine) => void;

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 /** A worked unit, copied so many times: what the copies are called, and on which days they fall. */
-import { applyChange, copySection, livingSections, MAX_SECTIONS, planCourse } from '@itinerary/core';
+import {
+  applyChange,
+  copySection,
+  livingSections,
+  MAX_SECTIONS,
+  MAX_TITLE,
+  planCourse,
+} from '@itinerary/core';
 import type { Edit } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VSelect } from 'vuetify/components/VSelect';
-import { VTextField } from 'vuetify/components/VTextField';
 import { formatDays } from '../../../words/dates.ts';
 import { newId } from '../../../stores/new-id.ts';
 import { usePlan } from '../../../stores/plan.ts';
@@ -14,6 +20,7 @@ import NumberField from '../../../ui/fields/NumberField.vue';
 import { useForm } from '../../../ui/fields/reading/refusals.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import { plannedTitle } from '../../node-title.ts';
+import DraftField from '../../../ui/fields/DraftField.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ section: string | null }>();
@@ -95,13 +102,14 @@ const preview = computed(() => {
         live
         @set="$event !== null && (count = $event)"
       />
-      <VTextField
-        v-model="title"
+      <DraftField
+        :text="title"
         name="copy-title"
-        maxlength="200"
+        :most="MAX_TITLE"
         :label="t('setup.outline.copyPattern')"
         :hint="t('setup.outline.copyPatternHint')"
         persistent-hint
+        @type="title = $event"
       />
     </div>
     <ol class="preview" :aria-label="t('setup.outline.copyPreview')" tabindex="0">

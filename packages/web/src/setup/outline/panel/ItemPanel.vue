@@ -7,20 +7,19 @@ import {
   isHolder,
   MAX_MINUTES,
   MAX_SUMMARY,
+  MAX_TITLE,
   momentsOf,
   traitsOf,
 } from '@itinerary/core';
 import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VTextarea } from 'vuetify/components/VTextarea';
 import { momentWords } from '../../../learner/words/moment-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DurationField from '../../../ui/fields/DurationField.vue';
 import { useFocusIn } from '../../../ui/frame/focus-in.ts';
 import TextField from '../../text/TextField.vue';
-import { useDraft } from '../../../ui/fields/reading/use-draft.ts';
 import CheckField from '../../../ui/fields/CheckField.vue';
 import DraftField from '../../../ui/fields/DraftField.vue';
 import FileField from '../../files/FileField.vue';
@@ -45,10 +44,6 @@ const set = (field: string, value: FieldValue, typing = false): void => {
   plan.set(props.node.id, field, value, read(field), { typing });
 };
 const setText = (field: string, text: string): void => set(field, text === '' ? null : text, true);
-const summary = useDraft(
-  () => String(read('summary') ?? ''),
-  (text) => setText('summary', text),
-);
 
 const has = (field: string): boolean => field in props.node;
 const accent = computed(() => (isHolder(props.node) ? props.node.accent : null));
@@ -87,7 +82,9 @@ const moments = computed(() => {
       </PushButton>
     </header>
     <DraftField
-      maxlength="200"
+      :key="`${node.id} title`"
+      :most="MAX_TITLE"
+      :keep-as="`${node.id} title`"
       :text="node.title ?? ''"
       :label="t('setup.outline.columns.title')"
       :readonly="readonly"
@@ -126,7 +123,7 @@ const moments = computed(() => {
     <DraftField
       v-if="'held' in node"
       name="place"
-      maxlength="200"
+      :most="200"
       :text="node.place ?? ''"
       :label="t('setup.dates.patternPlace')"
       :readonly="readonly"
@@ -139,20 +136,17 @@ const moments = computed(() => {
       :hash="node.text"
       :label="t('setup.outline.text')"
     />
-    <VTextarea
+    <DraftField
       v-if="traitsOf(node).part !== 'mark'"
-      :model-value="summary.draft.value"
+      :key="`${node.id} summary`"
       name="summary"
-      rows="2"
-      auto-grow
-      variant="outlined"
-      density="comfortable"
-      hide-details="auto"
-      :maxlength="MAX_SUMMARY"
+      :rows="2"
+      :most="MAX_SUMMARY"
+      :text="String(read('summary') ?? '')"
       :label="t('setup.outline.summary')"
       :readonly="readonly"
-      @update:model-value="summary.typed"
-      @blur="summary.left"
+      :keep-as="`${node.id} summary`"
+      @type="setText('summary', $event)"
     />
     <CheckField
       v-if="has('summaryShown') && traitsOf(node).part !== 'mark'"

@@ -149,8 +149,10 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :strong="holds"
         :readonly="readonly"
         :may-be-empty="row.kind === 'section'"
+        :keep-as="`${row.id} title`"
         @typed="acts.title(row, $event)"
         @next="emit('next')"
+        @lines="(titles, replacing) => acts.lines(row, titles, replacing)"
       />
       <NodeMarks v-if="row.marks.length > 0" :marks="row.marks" />
       <span v-if="!readonly" class="more">

@@ -284,6 +284,11 @@ defineExpose({ focus });
   position: relative;
 }
 
+/* What is said of a cell lies over the lines after it. */
+.place:has(.said) {
+  z-index: 1;
+}
+
 .place {
   position: absolute;
   inset: 0 0 auto;

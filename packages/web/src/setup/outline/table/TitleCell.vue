@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { useDraft } from '../../../ui/fields/reading/use-draft.ts';
+/** The title of a line. Several lines that are pasted into it become as many items. */
+import { MAX_TITLE } from '@itinerary/core';
+import { useI18n } from 'vue-i18n';
+import CellField from '../../../ui/fields/CellField.vue';
 
 const props = defineProps<{
   /** Empty when the title follows the dates. */ title: string;
@@ -8,61 +11,51 @@ const props = defineProps<{
   strong: boolean;
   readonly: boolean;
   mayBeEmpty: boolean;
+  keepAs: string;
 }>();
-const emit = defineEmits<{ typed: [title: string]; next: [event: KeyboardEvent] }>();
-const { draft, typed, left } = useDraft(
-  () => props.title,
-  (text) => {
-    if (text !== '' || props.mayBeEmpty) emit('typed', text);
-  },
-);
+const emit = defineEmits<{
+  typed: [title: string];
+  next: [event: KeyboardEvent];
+  lines: [titles: string[], replacing: boolean];
+}>();
+const { t } = useI18n();
+
+function paste(event: ClipboardEvent): void {
+  if (props.readonly) return;
+  const words = event.clipboardData?.getData('text/plain') ?? '';
+  const lines = words
+    .split(/[\r\n]+/)
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+  if (lines.length < 2) return;
+  event.preventDefault();
+  const { value, selectionStart, selectionEnd } = event.target as HTMLInputElement;
+  const isWhole = (selectionEnd ?? 0) - (selectionStart ?? 0) === value.length;
+  emit('lines', lines, isWhole);
+}
 </script>
 
 <template>
-  <input
-    :class="['title-cell', { strong }]"
-    :value="draft"
+  <CellField
+    :class="{ strong }"
+    :text="title"
     :placeholder="placeholder"
-    :aria-label="label"
+    :label="label"
     :readonly="readonly"
-    maxlength="200"
+    :most="MAX_TITLE"
+    :missing="mayBeEmpty ? null : t('setup.about.titleMissing')"
+    :keep-as="keepAs"
     data-cell="title"
-    @input="typed(($event.target as HTMLInputElement).value)"
-    @blur="left"
+    @type="emit('typed', $event)"
     @keydown.enter.prevent="emit('next', $event)"
+    @paste="paste"
   />
 </template>
 
 <style scoped>
-.title-cell {
-  width: 100%;
-  min-height: 28px;
-  padding: 0 6px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  text-overflow: ellipsis;
-}
-
-.title-cell.strong {
+.strong {
   font-family: var(--font-heading);
   font-size: 15.5px;
   font-weight: 650;
-}
-
-.title-cell::placeholder {
-  color: var(--ink-soft);
-  font-weight: 500;
-  opacity: 1;
-}
-
-.title-cell:hover:not([readonly]) {
-  border-color: var(--field-rule);
-}
-
-.title-cell:focus {
-  border-color: var(--bottle);
-  outline: 1px solid var(--bottle);
-  background: var(--card);
 }
 </style>

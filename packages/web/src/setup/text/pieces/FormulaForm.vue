@@ -2,6 +2,8 @@
 /** A formula, typed as TeX and set below as it is typed. */
 import { computed, onMounted, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import DraftField from '../../../ui/fields/DraftField.vue';
+import { useForm } from '../../../ui/fields/reading/refusals.ts';
 import CheckField from '../../../ui/fields/CheckField.vue';
 import { formula } from '../formulas.ts';
 import PushButton from '../../../ui/frame/PushButton.vue';
@@ -13,7 +15,10 @@ const props = defineProps<{
 const emit = defineEmits<{ set: [tex: string, isBlock: boolean]; close: [] }>();
 const { t } = useI18n();
 const id = useId();
-const field = ref<HTMLTextAreaElement | null>(null);
+const field = ref<{ focus: () => void } | null>(null);
+/** As long as the server keeps one. */
+const MAX_FORMULA = 4000;
+const form = useForm();
 const tex = ref('');
 const isBlock = ref(false);
 const html = computed(() => formula({ kind: 'formula', tex: tex.value, isBlock: isBlock.value }));
@@ -32,22 +37,23 @@ onMounted(() => {
 });
 
 function set(): void {
-  if (tex.value.trim() !== '') emit('set', tex.value.trim(), isBlock.value);
+  if (tex.value !== '' && !form.isRefused.value) emit('set', tex.value, isBlock.value);
 }
 </script>
 
 <template>
   <form class="form" @submit.prevent="set" @keydown.esc.stop="emit('close')">
-    <label :for="id">{{ t('setup.text.tex') }}</label>
-    <textarea
+    <DraftField
       :id="id"
       ref="field"
-      v-model="tex"
-      class="input figures"
-      rows="2"
-      maxlength="4000"
+      :text="tex"
+      class="figures-field"
+      :label="t('setup.text.tex')"
+      :rows="2"
+      :most="MAX_FORMULA"
       spellcheck="false"
       autocapitalize="off"
+      @type="tex = $event"
       @keydown.enter.exact.prevent="set"
     />
     <!-- Set by KaTeX from TeX, without trust. -->

@@ -1,32 +1,45 @@
 /**
  * What stands in a field while somebody types: their own characters, also those that are not stored (a
  * trailing space, nothing at all), until the field is left or the stored value changes under it. What cannot be
- * stored stays there.
+ * stored stays there, also for whoever comes back to it.
  */
-import { ref, watch } from 'vue';
+import { getCurrentInstance, onBeforeUnmount, ref, watch } from 'vue';
 import type { Ref } from 'vue';
+import { leftDraft } from './left-drafts.ts';
+
+interface More {
+  /** Such a text is not told. */
+  readonly isWrong?: (text: string) => boolean;
+  /** Under this name, what was wrong is there again when the field comes back. */
+  readonly keepAs?: string | undefined;
+}
 
 export function useDraft(
   stored: () => string,
   commit: (text: string) => void,
-  isWrong: (text: string) => boolean = () => false,
+  { isWrong = () => false, keepAs }: More = {},
 ): {
   readonly draft: Ref<string>;
   readonly typed: (text: string) => void;
   readonly left: () => void;
 } {
-  const draft = ref(stored());
+  const kept = leftDraft(keepAs);
+  const draft = ref(kept.get() ?? stored());
+  const isHeld = (): boolean => isWrong(draft.value.trim());
   watch(stored, (now) => {
-    if (draft.value.trim() !== now) draft.value = now;
+    if (draft.value.trim() !== now && !isHeld()) draft.value = now;
   });
+  if (getCurrentInstance() !== null) {
+    onBeforeUnmount(() => kept.keep(isHeld() && draft.value.trim() !== stored() ? draft.value : null));
+  }
   return {
     draft,
     typed: (text) => {
       draft.value = text;
-      if (text.trim() !== stored()) commit(text.trim());
+      if (text.trim() !== stored() && !isHeld()) commit(text.trim());
     },
     left: () => {
-      if (!isWrong(draft.value.trim())) draft.value = stored();
+      if (!isHeld()) draft.value = stored();
     },
   };
 }

@@ -7,6 +7,7 @@ import type { Reading } from '@itinerary/core';
 import { computed, getCurrentInstance, onBeforeUnmount, ref, watch } from 'vue';
 import type { ComputedRef } from 'vue';
 import { useExpected } from './expected.ts';
+import { leftDraft } from './left-drafts.ts';
 import { useRefusals } from './refusals.ts';
 
 export interface Typed<Value> {
@@ -33,16 +34,11 @@ export interface TypedField {
   readonly leave: () => void;
 }
 
-/** What was refused in fields that are gone for now, by place and name. */
-const refused = new Map<string, string>();
-
 export function useTyped<Value>(field: Typed<Value>): TypedField {
   const expected = useExpected();
-  // Where it stands, and not where one goes when it is left.
-  const name = field.keepAs?.();
-  const place = name === undefined ? null : `${window.location.pathname} ${name}`;
+  const kept = leftDraft(field.keepAs?.());
   /** Null: what stands is shown. */
-  const draft = ref<string | null>(refused.get(place ?? '') ?? null);
+  const draft = ref<string | null>(kept.get());
   const isTold = ref(draft.value !== null);
   /** What stood before a form's field was typed into. */
   let before: { readonly value: Value | null } | null = null;
@@ -91,9 +87,7 @@ export function useTyped<Value>(field: Typed<Value>): TypedField {
   if (getCurrentInstance() !== null) {
     onBeforeUnmount(() => {
       leave();
-      if (place === null) return;
-      if (draft.value === null) refused.delete(place);
-      else refused.set(place, draft.value);
+      kept.keep(draft.value);
     });
   }
   return {
