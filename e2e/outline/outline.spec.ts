@@ -75,7 +75,12 @@ test('a typed title stays typed, an emptied one follows the dates again', async 
   const item = page.getByLabel('Title of item 2.1');
   await item.fill('');
   await item.blur();
-  await expect(item).toHaveValue('Page 2');
+  // It needs one: nothing stays there, and is said, until there is one again.
+  await expect(item).toHaveValue('');
+  await expect(page.locator('.said')).toHaveText('A title is needed; until then the last one stays.');
+  await item.fill('Page 2, again');
+  await allSaved(page);
+  await expect(page.locator('.said')).toHaveCount(0);
 });
 
 test('a link has an address that is one', async ({ page }) => {

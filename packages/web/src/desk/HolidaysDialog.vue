@@ -11,11 +11,12 @@ import IconButton from '../ui/frame/IconButton.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
 import PushButton from '../ui/frame/PushButton.vue';
+import FilePicker from '../ui/frame/FilePicker.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const { t, locale } = useI18n();
 const session = useSession();
-const picker = ref<HTMLInputElement | null>(null);
+const picker = ref<{ open: () => void } | null>(null);
 const { failure, said, isBusy, attempt } = useKeeping();
 const holidays = computed(() => session.me?.institution.holidays ?? []);
 
@@ -33,10 +34,7 @@ async function change(
   });
 }
 
-async function read(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement;
-  const file = field.files?.[0];
-  field.value = '';
+async function read([file]: readonly File[]): Promise<void> {
   if (file === undefined) return;
   if (file.size > MOST_BYTES) {
     failure.value = t('desk.holidays.large', { name: file.name });
@@ -80,17 +78,9 @@ async function remove(id: string, name: string): Promise<void> {
       </li>
     </ul>
     <p v-else class="soft">{{ t('desk.holidays.none') }}</p>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept=".ics,text/calendar"
-      tabindex="-1"
-      :aria-label="t('desk.holidays.file')"
-      @change="read"
-    />
+    <FilePicker ref="picker" accept=".ics,text/calendar" :label="t('desk.holidays.file')" @pick="read" />
     <template #foot>
-      <PushButton :disabled="isBusy" @click="picker?.click()">
+      <PushButton :disabled="isBusy" @click="picker?.open()">
         <IconUpload :size="17" aria-hidden="true" /> {{ t('desk.holidays.choose') }}
       </PushButton>
       <PushButton weight="main" @click="isOpen = false">{{ t('common.close') }}</PushButton>

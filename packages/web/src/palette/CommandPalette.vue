@@ -5,6 +5,7 @@ import { computed, nextTick, onMounted, ref, shallowRef, useId, watch } from 'vu
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VDialog } from 'vuetify/components/VDialog';
+import { VTextField } from 'vuetify/components/VTextField';
 import { ask } from '../api/client.ts';
 import { changeLocale, LOCALES } from '../words/i18n.ts';
 import { useCommands } from '../stores/commands.ts';
@@ -22,7 +23,7 @@ const listId = useId();
 const find = ref('');
 const at = ref(0);
 const courses = shallowRef<DeskAnswer['courses']>([]);
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<{ focus: () => void } | null>(null);
 const list = ref<HTMLElement | null>(null);
 
 const everywhere = computed((): readonly Command[] => [
@@ -98,9 +99,13 @@ useBehind(open);
     :offset="80"
   >
     <div class="palette">
-      <input
+      <VTextField
         ref="field"
         v-model="find"
+        class="find"
+        variant="plain"
+        hide-details
+        autocomplete="off"
         role="combobox"
         aria-expanded="true"
         aria-autocomplete="list"
@@ -139,20 +144,15 @@ useBehind(open);
   color: var(--ink);
 }
 
-input {
-  width: 100%;
-  min-height: 48px;
-  padding: 0 16px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  outline: 0;
-  background: none;
-  font-size: 16px;
+.find :deep(input) {
+  min-height: 52px;
+  padding-block: 0;
 }
 
-input::placeholder {
-  color: var(--ink-soft);
-  opacity: 1;
+.find {
+  padding: 0 16px;
+  border-bottom: 1px solid var(--rule);
+  font-size: 16px;
 }
 
 ul {

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
 import { changeLocale, LOCALES } from '../words/i18n.ts';
+import BareButton from '../ui/frame/BareButton.vue';
 
 const { t, locale } = useI18n();
 </script>
 
 <template>
   <div role="group" :aria-label="t('common.account.language')" class="choice">
-    <button
+    <BareButton
       v-for="code in LOCALES"
       :key="code"
-      type="button"
       :lang="code"
       :aria-pressed="locale === code"
       @click="changeLocale(code)"
     >
       {{ t(`common.languages.${code}`) }}
-    </button>
+    </BareButton>
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import AppMark from '../ui/frame/AppMark.vue';
 import LanguageChoice from './LanguageChoice.vue';
 import { useSession } from '../stores/session.ts';
 import PushButton from '../ui/frame/PushButton.vue';
+import BareButton from '../ui/frame/BareButton.vue';
 
 const { t } = useI18n();
 const sentence = useProblemSentence();
@@ -96,13 +97,13 @@ const initials = (name: string): string =>
         <p class="soft">{{ t('common.demo.text') }}</p>
         <ul>
           <li v-for="person in cards" :key="person.id">
-            <button type="button" :disabled="isBusy" @click="enter(() => session.signInAs(person.id))">
+            <BareButton :disabled="isBusy" @click="enter(() => session.signInAs(person.id))">
               <span class="initials figures" aria-hidden="true">{{ initials(person.name) }}</span>
               <span class="who">
                 <strong>{{ person.name }}</strong>
                 <span class="soft">{{ t(`common.demo.parts.${person.part}`) }}</span>
               </span>
-            </button>
+            </BareButton>
           </li>
         </ul>
       </section>

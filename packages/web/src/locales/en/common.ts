@@ -11,6 +11,7 @@ export default {
     saved: 'Saved',
     help: 'Help: {label}',
   },
+  pickColour: 'Pick a colour: {label}',
   expected: {
     shorter:
       '{most} characters at most: one too many. It is kept here, and counts when it is shorter. | {most} characters at most: {over} too many. It is kept here, and counts when it is shorter.',

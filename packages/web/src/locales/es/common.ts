@@ -11,6 +11,7 @@ export default {
     saved: 'Guardado',
     help: 'Ayuda: {label}',
   },
+  pickColour: 'Elegir un color: {label}',
   expected: {
     shorter:
       'Como máximo {most} caracteres: sobra uno. Se conserva aquí y contará cuando sea más corto. | Como máximo {most} caracteres: sobran {over}. Se conserva aquí y contará cuando sea más corto.',

@@ -11,6 +11,7 @@ export default {
     saved: 'Enregistré',
     help: 'Aide : {label}',
   },
+  pickColour: 'Choisir une couleur : {label}',
   expected: {
     shorter:
       '{most} caractères au plus : un de trop. C’est gardé ici, et comptera une fois plus court. | {most} caractères au plus : {over} de trop. C’est gardé ici, et comptera une fois plus court.',

@@ -13,6 +13,7 @@ import TimeField from '../../ui/fields/TimeField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { VTextField } from 'vuetify/components/VTextField';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -52,10 +53,9 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
     <fieldset v-for="[id, pattern] in patterns" :key="id" class="pattern">
       <legend class="visually-hidden">{{ t('setup.dates.pattern') }}</legend>
       <div class="days" role="group" :aria-label="t('setup.dates.patternDays')">
-        <button
+        <BareButton
           v-for="weekday in weekdays"
           :key="weekday"
-          type="button"
           class="day figures"
           :aria-pressed="pattern.weekdays.includes(weekday)"
           :aria-label="weekdayName(weekday, locale)"
@@ -63,7 +63,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           @click="toggle(id, pattern, weekday)"
         >
           {{ weekdayName(weekday, locale).slice(0, 2) }}
-        </button>
+        </BareButton>
       </div>
       <TimeField
         class="short"
@@ -161,13 +161,6 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
 .day[aria-pressed='true'] {
   background: var(--bottle);
   color: var(--on-bottle);
-}
-
-label {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
-  color: var(--ink-soft);
 }
 
 .short {

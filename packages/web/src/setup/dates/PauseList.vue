@@ -12,6 +12,7 @@ import { useSession } from '../../stores/session.ts';
 import PauseForm from './PauseForm.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();
@@ -86,11 +87,11 @@ function takeOffer(offer: { name: string; first: string; last: string }): void {
           @cancel="editing = null"
         />
         <template v-else>
-          <button class="pause" type="button" :disabled="readonly" @click="editing = id">
+          <BareButton class="pause" :disabled="readonly" @click="editing = id">
             <strong>{{ pause.name }}</strong>
             <span class="figures">{{ formatDays(pause.first, pause.last, locale, session.today) }}</span>
             <span class="soft">{{ t(`setup.dates.policies.${pause.policy}`) }}</span>
-          </button>
+          </BareButton>
           <IconButton
             v-if="!readonly"
             :icon="IconTrash"

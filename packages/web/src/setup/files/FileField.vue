@@ -15,12 +15,13 @@ import { asRef, placeOf, titleOf } from './arrivals.ts';
 import PictureWords from './PictureWords.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import FilePicker from '../../ui/frame/FilePicker.vue';
 
 const props = defineProps<{ item: FiledItem; readonly: boolean }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
 const uploads = useUploads();
-const picker = ref<HTMLInputElement | null>(null);
+const picker = ref<{ open: () => void } | null>(null);
 const isOver = ref(false);
 const file = computed(() => props.item.file);
 const isPicture = computed(() => file.value?.type.startsWith('image/') === true);
@@ -63,12 +64,6 @@ function take(files: readonly File[]): void {
   });
 }
 
-function choose(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  take([...(field.files ?? [])]);
-  field.value = '';
-}
-
 function drop(event: DragEvent): void {
   isOver.value = false;
   if (!props.readonly) take([...(event.dataTransfer?.files ?? [])]);
@@ -102,20 +97,12 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
     </div>
     <p v-else class="soft">{{ t('setup.files.none') }}</p>
     <template v-if="!readonly">
-      <PushButton small @click="picker?.click()">
+      <PushButton small @click="picker?.open()">
         <IconUpload :size="16" aria-hidden="true" />
         {{ t(file === null ? 'setup.files.choose' : 'setup.files.replace') }}
       </PushButton>
       <span class="soft hint">{{ t('setup.files.dropHere', { limit: uploads.limit }) }}</span>
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
-        multiple
-        tabindex="-1"
-        :aria-label="t('setup.files.choose')"
-        @change="choose"
-      />
+      <FilePicker ref="picker" multiple :label="t('setup.files.choose')" @pick="take" />
     </template>
     <PictureWords v-if="file && isPicture" :words="file" :readonly="readonly" @say="say" />
   </div>

@@ -2,10 +2,12 @@
 /** The colour of the course: a preset, or any; and what it had to become to be read. */
 import { contrastOf, PRESETS, themeOf } from '@itinerary/core';
 import type { Palette } from '@itinerary/core';
-import { computed, ref, watch } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatNumber } from '../../words/intl.ts';
+import ColourField from '../../ui/fields/ColourField.vue';
 import { usePlan } from '../../stores/plan.ts';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -13,20 +15,8 @@ const plan = usePlan();
 const course = computed(() => plan.course!);
 const seed = computed(() => course.value.look.seed);
 const theme = computed(() => (seed.value === null ? null : themeOf(seed.value)));
-const typed = ref(seed.value ?? '');
-watch(seed, (now) => {
-  if (now !== null || typed.value !== '') typed.value = now ?? '';
-});
-const HEX = /^#?[0-9a-f]{6}$/i;
-const isColour = computed(() => typed.value.trim() === '' || HEX.test(typed.value.trim()));
-
 function set(value: string | null, typing = false): void {
   if (!props.readonly) plan.set(course.value.id, 'look.seed', value, seed.value, { typing });
-}
-function type(text: string): void {
-  typed.value = text;
-  const trimmed = text.trim().toLowerCase();
-  if (HEX.test(trimmed)) set(trimmed.startsWith('#') ? trimmed : `#${trimmed}`, true);
 }
 /** Below this nobody sees that anything was moved. */
 const SEEN = 0.02;
@@ -55,48 +45,28 @@ const ratio = (value: number): string =>
     <h2 id="colour-part">{{ t('setup.look.parts.colour') }}</h2>
     <p class="soft">{{ t('setup.look.colourText') }}</p>
     <div class="presets" role="group" :aria-label="t('setup.look.presets')">
-      <button type="button" :aria-pressed="seed === null" :disabled="readonly" @click="set(null)">
+      <BareButton :aria-pressed="seed === null" :disabled="readonly" @click="set(null)">
         <span class="swatch own" /> {{ t('setup.look.ownColours') }}
-      </button>
-      <button
+      </BareButton>
+      <BareButton
         v-for="preset in PRESETS"
         :key="preset.name"
-        type="button"
         :aria-pressed="seed === preset.seed"
         :disabled="readonly"
         @click="set(preset.seed)"
       >
         <span class="swatch" :style="{ background: preset.seed }" />
         {{ t(`setup.look.presetNames.${preset.name}`) }}
-      </button>
+      </BareButton>
     </div>
-    <div class="any">
-      <label>
-        <span class="soft">{{ t('setup.look.anyColour') }}</span>
-        <input
-          class="input figures"
-          type="text"
-          name="seed"
-          maxlength="9"
-          placeholder="#1f6b66"
-          :value="typed"
-          :disabled="readonly"
-          :aria-invalid="!isColour"
-          @input="type(($event.target as HTMLInputElement).value)"
-        />
-      </label>
-      <label>
-        <span class="soft">{{ t('setup.look.pick') }}</span>
-        <input
-          class="input"
-          type="color"
-          :value="seed ?? '#15493b'"
-          :disabled="readonly"
-          @input="set(($event.target as HTMLInputElement).value, true)"
-        />
-      </label>
-      <p v-if="!isColour" class="wrong" role="alert">{{ t('setup.look.notColour', { value: typed }) }}</p>
-    </div>
+    <ColourField
+      class="any"
+      name="seed"
+      :colour="seed"
+      :label="t('setup.look.anyColour')"
+      :readonly="readonly"
+      @set="set"
+    />
     <ul v-if="theme" class="modes">
       <li v-for="one in modes" :key="one.mode">
         <div class="sample" :style="{ background: one.card, color: one.ink }">
@@ -166,26 +136,8 @@ const ratio = (value: number): string =>
 }
 
 .any {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
-  align-items: end;
+  max-width: 320px;
   margin-top: 12px;
-}
-
-label {
-  display: grid;
-  gap: 2px;
-  font-size: 12.5px;
-}
-
-input[type='color'] {
-  width: 64px;
-  padding: 3px;
-}
-
-.wrong {
-  color: var(--blocker);
 }
 
 .modes {

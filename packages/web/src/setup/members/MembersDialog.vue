@@ -14,6 +14,7 @@ import SelectField from '../../ui/fields/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });
@@ -140,10 +141,9 @@ watch(find, () => {
               <span>{{ member.name }}</span>
               <span class="soft">{{ roleWord(member.role, plan.course?.roleNames ?? {}, t) }}</span>
               <span v-if="member.role === 'learner' && groups.length > 0" class="groups">
-                <button
+                <BareButton
                   v-for="[id, group] in groups"
                   :key="id"
-                  type="button"
                   class="in-group"
                   :aria-pressed="member.groups.includes(id)"
                   :disabled="!plan.rights.members"
@@ -151,7 +151,7 @@ watch(find, () => {
                   @click="toggleGroup(member, id)"
                 >
                   {{ group.name }}
-                </button>
+                </BareButton>
               </span>
             </span>
             <IconButton

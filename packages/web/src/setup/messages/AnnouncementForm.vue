@@ -14,18 +14,21 @@ import { asRef } from '../files/arrivals.ts';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import EntryText from '../text/EntryText.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import FilePicker from '../../ui/frame/FilePicker.vue';
 
 const props = defineProps<{ id: string; announcement: Announcement; readonly: boolean }>();
 const emit = defineEmits<{ set: [part: Partial<Announcement>, typing: boolean] }>();
 const { t } = useI18n();
 const plan = usePlan();
 const uploads = useUploads();
-const picker = ref<HTMLInputElement | null>(null);
+const picker = ref<{ open: () => void } | null>(null);
 
-function attach(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  const chosen = [...(field.files ?? [])].slice(0, MAX_ATTACHMENTS - props.announcement.files.length);
-  field.value = '';
+/** Chosen, and no room for them. */
+const left = ref<readonly string[]>([]);
+function attach(files: readonly File[]): void {
+  const room = MAX_ATTACHMENTS - props.announcement.files.length;
+  const chosen = files.slice(0, room);
+  left.value = files.slice(room).map(({ name }) => name);
   for (const file of chosen) {
     uploads.add(file, (answer) => {
       // What has been attached meanwhile is there too.
@@ -70,19 +73,14 @@ const setFrom = (from: PlannedMoment | null): void => {
       <PushButton
         v-if="!readonly && announcement.files.length < MAX_ATTACHMENTS"
         small
-        @click="picker?.click()"
+        @click="picker?.open()"
       >
         <IconPaperclip :size="16" aria-hidden="true" /> {{ t('setup.messages.attach') }}
       </PushButton>
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
-        multiple
-        tabindex="-1"
-        :aria-label="t('setup.messages.attach')"
-        @change="attach"
-      />
+      <FilePicker ref="picker" multiple :label="t('setup.messages.attach')" @pick="attach" />
+      <p v-if="left.length > 0" class="wrong" role="alert">
+        {{ t('setup.messages.attachFull', { most: MAX_ATTACHMENTS, names: left.join(', ') }, left.length) }}
+      </p>
     </div>
     <div class="when">
       <fieldset>

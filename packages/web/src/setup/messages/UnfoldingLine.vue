@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import BareButton from '../../ui/frame/BareButton.vue';
 /** One of a list, as a line that opens what can be changed about it below itself. */
 defineProps<{
   /** `null`: there is nothing to open. */
@@ -11,9 +12,9 @@ const emit = defineEmits<{ turn: [] }>();
   <li>
     <div class="line">
       <span v-if="isOpen === null" class="title"><slot name="title" /></span>
-      <button v-else class="title" type="button" :aria-expanded="isOpen" @click="emit('turn')">
+      <BareButton v-else class="title" :aria-expanded="isOpen" @click="emit('turn')">
         <slot name="title" />
-      </button>
+      </BareButton>
       <slot />
     </div>
     <div v-if="isOpen" class="below"><slot name="below" /></div>

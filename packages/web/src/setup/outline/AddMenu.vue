@@ -6,6 +6,7 @@ import type { ItemKind } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import ItemSign from '../../learner/outline/ItemSign.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const emit = defineEmits<{ section: []; item: [kind: ItemKind] }>();
 const { t } = useI18n();
@@ -16,18 +17,17 @@ const { t } = useI18n();
     <PushButton weight="main" @click="emit('section')">
       <IconPlus :size="18" aria-hidden="true" /> {{ t('setup.outline.addSection') }}
     </PushButton>
-    <button
+    <BareButton
       v-for="kind in ITEM_KINDS"
       :key="kind"
       class="kind"
-      type="button"
       :title="t('setup.outline.addKind', { kind: t(`learner.kinds.${kind}`) })"
       :aria-label="t('setup.outline.addKind', { kind: t(`learner.kinds.${kind}`) })"
       @click="emit('item', kind)"
     >
       <ItemSign :kind="kind" aria-hidden="true" />
       <span class="word" aria-hidden="true">{{ t(`learner.kinds.${kind}`) }}</span>
-    </button>
+    </BareButton>
   </div>
 </template>
 

@@ -14,6 +14,8 @@ import CroppedPicture from './CroppedPicture.vue';
 import FocusPicker from './FocusPicker.vue';
 import PictureDialog from './PictureDialog.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import { VSlider } from 'vuetify/components/VSlider';
+import FilePicker from '../../ui/frame/FilePicker.vue';
 
 const props = defineProps<{
   picture: CoursePicture | null;
@@ -25,7 +27,7 @@ const emit = defineEmits<{ set: [picture: CoursePicture | null, typing: boolean]
 const { t } = useI18n();
 const plan = usePlan();
 const uploads = useUploads();
-const picker = ref<HTMLInputElement | null>(null);
+const picker = ref<{ open: () => void } | null>(null);
 const isChoosing = ref(false);
 const wrong = ref<string | null>(null);
 const courseId = computed(() => plan.course!.id);
@@ -34,10 +36,7 @@ function take({ file, width, height }: TakenPicture): void {
   isChoosing.value = false;
   emit('set', { file, width, height, focus: { x: 0.5, y: 0.5 }, zoom: 1 }, false);
 }
-function upload(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  const [file] = field.files ?? [];
-  field.value = '';
+function upload([file]: readonly File[]): void {
   wrong.value = null;
   if (file === undefined) return;
   uploads.add(file, (answer) => {
@@ -60,7 +59,7 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
 <template>
   <div class="choice">
     <p v-if="!readonly" class="acts">
-      <PushButton small @click="picker?.click()">
+      <PushButton small @click="picker?.open()">
         <IconUpload :size="16" aria-hidden="true" /> {{ t('setup.look.upload') }}
       </PushButton>
       <PushButton small @click="isChoosing = true">
@@ -69,14 +68,11 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
       <PushButton v-if="picture" weight="bare" small @click="emit('set', null, false)">
         <IconX :size="16" aria-hidden="true" /> {{ t('setup.look.takeOff') }}
       </PushButton>
-      <input
+      <FilePicker
         ref="picker"
-        class="visually-hidden"
-        type="file"
         accept="image/png,image/jpeg,image/webp,image/avif,image/gif"
-        tabindex="-1"
-        :aria-label="t('setup.look.upload')"
-        @change="upload"
+        :label="t('setup.look.upload')"
+        @pick="upload"
       />
     </p>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
@@ -96,19 +92,19 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
           </figure>
         </div>
       </div>
-      <label class="zoom">
-        <span>{{ t('setup.look.zoom') }}</span>
-        <input
-          type="range"
-          min="1"
-          max="4"
-          step="0.1"
-          :value="picture.zoom"
+      <div class="zoom">
+        <VSlider
+          :model-value="picture.zoom"
+          :min="1"
+          :max="4"
+          :step="0.1"
           :disabled="readonly"
-          @input="change({ zoom: Number(($event.target as HTMLInputElement).value) }, true)"
+          :label="t('setup.look.zoom')"
+          hide-details
+          @update:model-value="change({ zoom: Math.round(Number($event) * 10) / 10 }, true)"
         />
         <span class="figures">{{ picture.zoom.toFixed(1) }} ×</span>
-      </label>
+      </div>
       <PictureWords :words="picture.file" :readonly="readonly" @say="say" />
     </template>
     <PictureDialog v-model="isChoosing" :course-id="courseId" @take="take" />
@@ -167,10 +163,6 @@ figcaption {
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
-}
-
-.zoom input {
-  accent-color: var(--bottle);
 }
 
 .wrong {

@@ -8,6 +8,7 @@ import { useProblemSentence } from '../../words/problems.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { VTextField } from 'vuetify/components/VTextField';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ courseId: string }>();
 const emit = defineEmits<{ take: [picture: TakenPicture] }>();
@@ -69,15 +70,14 @@ async function take(choice: TakePicture): Promise<void> {
 <template>
   <DialogBox v-model="isOpen" :title="t('setup.look.choosePicture')" :width="860">
     <div class="sides" role="group" :aria-label="t('setup.look.whence')">
-      <button
+      <BareButton
         v-for="one in ['library', 'own'] as const"
         :key="one"
-        type="button"
         :aria-pressed="side === one"
         @click="side = one"
       >
         {{ t(`setup.look.whences.${one}`) }}
-      </button>
+      </BareButton>
     </div>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <template v-if="side === 'library'">
@@ -85,11 +85,11 @@ async function take(choice: TakePicture): Promise<void> {
       <p class="visually-hidden" role="status">{{ t('setup.look.found', found.length) }}</p>
       <ul>
         <li v-for="picture in found" :key="picture.id">
-          <button type="button" :disabled="isBusy" @click="take({ from: 'library', id: picture.id })">
+          <BareButton :disabled="isBusy" @click="take({ from: 'library', id: picture.id })">
             <img :src="path`/api/library/${picture.id}`" alt="" loading="lazy" />
             <strong>{{ picture.title }}</strong>
             <span class="soft">{{ picture.author }} · {{ picture.licence }}</span>
-          </button>
+          </BareButton>
         </li>
       </ul>
       <p v-if="library !== null && found.length === 0" class="soft">{{ t('setup.look.noneFound') }}</p>
@@ -97,11 +97,11 @@ async function take(choice: TakePicture): Promise<void> {
     <template v-else>
       <ul>
         <li v-for="{ course, code, file } in own ?? []" :key="`${course} ${file.hash}`">
-          <button type="button" :disabled="isBusy" @click="take({ from: 'course', course, hash: file.hash })">
+          <BareButton :disabled="isBusy" @click="take({ from: 'course', course, hash: file.hash })">
             <img :src="path`/api/courses/${course}/files/${file.hash}`" alt="" loading="lazy" />
             <strong>{{ file.name }}</strong>
             <span class="soft figures">{{ code }}</span>
-          </button>
+          </BareButton>
         </li>
       </ul>
       <p v-if="own !== null && own.length === 0" class="soft">{{ t('setup.look.noneOwn') }}</p>

@@ -27,6 +27,7 @@ import SeeAs from '../seeing/SeeAs.vue';
 import { useWho } from '../seeing/use-who.ts';
 import PreviewScreen from './PreviewScreen.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
@@ -68,24 +69,23 @@ function pin(): void {
 
 <template>
   <aside :class="['pane', { folded: !open }]" :aria-label="t('setup.preview.title')">
-    <button
+    <BareButton
       v-if="!open"
       class="unfold"
-      type="button"
       :aria-label="t('setup.preview.unfold')"
       :title="t('setup.preview.unfold')"
       @click="open = true"
     >
       <IconChevronLeft :size="18" aria-hidden="true" />
-    </button>
+    </BareButton>
     <template v-else>
       <header>
         <span :class="marker.isExact.value ? 'visually-hidden' : 'word'">{{
           t('setup.preview.seenBy')
         }}</span>
-        <button class="chip" type="button" :aria-expanded="isSeeing" @click="isSeeing = !isSeeing">
+        <BareButton class="chip" :aria-expanded="isSeeing" @click="isSeeing = !isSeeing">
           <IconUser :size="16" aria-hidden="true" /> <span class="who">{{ who }}</span>
-        </button>
+        </BareButton>
         <span class="chip figures when">{{ on }}</span>
         <span class="spacer" />
         <IconButton
@@ -105,12 +105,12 @@ function pin(): void {
       <SeeAs v-if="isSeeing" />
       <p v-if="isWaiting" class="draft">{{ t('setup.preview.draft') }}</p>
       <div v-if="missing !== null" class="sides" role="group" :aria-label="t('setup.seeing.sides')">
-        <button type="button" :aria-pressed="side === 'there'" @click="side = 'there'">
+        <BareButton :aria-pressed="side === 'there'" @click="side = 'there'">
           {{ t('setup.seeing.there') }}
-        </button>
-        <button type="button" :aria-pressed="side === 'missing'" @click="side = 'missing'">
+        </BareButton>
+        <BareButton :aria-pressed="side === 'missing'" @click="side = 'missing'">
           {{ t('setup.seeing.missing') }} <span class="figures">{{ missing.length }}</span>
-        </button>
+        </BareButton>
       </div>
     </template>
     <div v-if="open" class="small-screen">

@@ -12,6 +12,7 @@ import { useActs } from '../frame/acts.ts';
 import { useEntryWords } from '../menu/entry-words.ts';
 import { useNodeTitle } from '../node-title.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const props = defineProps<{
   finding: Finding;
@@ -101,9 +102,9 @@ function cure(): void {
       <p class="what">{{ text('what') }}</p>
       <p class="soft">{{ text('why') }}</p>
       <p v-if="places.length > 0" class="places">
-        <button v-for="place in places" :key="place.id" type="button" class="place" @click="go(place.id)">
+        <BareButton v-for="place in places" :key="place.id" class="place" @click="go(place.id)">
           {{ place.title }}
-        </button>
+        </BareButton>
         <span v-if="more > 0" class="soft">{{ t('setup.readiness.more', more) }}</span>
       </p>
     </div>

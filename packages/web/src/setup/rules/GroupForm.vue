@@ -3,22 +3,24 @@
 import { IconPlus, IconX } from '@tabler/icons-vue';
 import { MAX_CONDITIONS, MAX_RULE_DEPTH } from '@itinerary/core';
 import type { Condition, ConditionGroup } from '@itinerary/core';
-import { computed, useId } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import IconButton from '../../ui/frame/IconButton.vue';
 import ConditionForm from './ConditionForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
+import ChoiceList from '../../ui/fields/ChoiceList.vue';
 
 const props = defineProps<{ node: string; depth: number }>();
 const group = defineModel<ConditionGroup>({ required: true });
 const { t } = useI18n();
-const name = useId();
 const choices = useConditionChoices(() => props.node);
 
 const kinds = computed(() =>
   choices.kinds.value.filter((kind) => (kind !== 'any' && kind !== 'all') || props.depth < MAX_RULE_DEPTH),
 );
+
+const KINDS = ['all', 'any'] as const;
 
 function replace(at: number, next: Condition | null): void {
   const of = next === null ? group.value.of.toSpliced(at, 1) : group.value.of.with(at, next);
@@ -33,17 +35,13 @@ function add(): void {
 
 <template>
   <div class="group">
-    <p v-if="group.of.length > 1" class="kind" role="group" :aria-label="t('setup.rules_editor.howMany')">
-      <label v-for="kind in ['all', 'any'] as const" :key="kind">
-        <input
-          type="radio"
-          :name="name"
-          :checked="group.kind === kind"
-          @change="group = { ...group, kind }"
-        />
-        {{ t(`setup.rules_editor.kinds.${kind}`) }}
-      </label>
-    </p>
+    <ChoiceList
+      v-if="group.of.length > 1"
+      :legend="t('setup.rules_editor.howMany')"
+      :choices="KINDS.map((value) => ({ value, title: t(`setup.rules_editor.kinds.${value}`) }))"
+      :chosen="group.kind"
+      @choose="group = { ...group, kind: $event }"
+    />
     <ul>
       <li v-for="(condition, at) in group.of" :key="at">
         <ConditionForm
@@ -69,21 +67,6 @@ function add(): void {
   gap: 8px;
   justify-items: start;
   min-width: 0;
-}
-
-.kind {
-  display: flex;
-  gap: 16px;
-}
-
-.kind label {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-}
-
-input {
-  accent-color: var(--bottle);
 }
 
 ul {

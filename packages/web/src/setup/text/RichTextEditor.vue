@@ -21,6 +21,7 @@ import { takeSelection } from './taken-selection.ts';
 import { tableTools, textTools } from './tools.ts';
 import WideText from './WideText.vue';
 import { plain, useWriting } from './writing.ts';
+import FilePicker from '../../ui/frame/FilePicker.vue';
 
 const props = defineProps<{
   /** Null while it loads, or when there is none. */ html: string | null;
@@ -39,7 +40,7 @@ const uploads = useUploads();
 const labelId = useId();
 /** What was asked for with a tool; what the cursor stands on is shown without being asked. */
 const asked = ref<'link' | 'formula' | null>(null);
-const picker = ref<HTMLInputElement | null>(null);
+const picker = ref<{ open: () => void } | null>(null);
 const notPicture = ref<string | null>(null);
 
 const { left, length, isTooLong, wrote, flush, isOwn } = useWriting(props.name, (html) =>
@@ -98,7 +99,7 @@ function hasWords(data: DataTransfer | null): boolean {
 }
 
 /** Pictures among them are sent and put where the cursor is; true: they were taken, and nobody else need. */
-function takePictures(files: FileList | null | undefined, event?: DragEvent): boolean {
+function takePictures(files: FileList | readonly File[] | null | undefined, event?: DragEvent): boolean {
   const pictures = [...(files ?? [])].filter(({ type }) => type.startsWith('image/'));
   if (pictures.length === 0 || props.disabled) return false;
   // The outline around the editor would make items of them.
@@ -125,12 +126,6 @@ function arrived({ hash, name, type }: UploadAnswer): void {
   }
 }
 
-function choose(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  takePictures(field.files);
-  field.value = '';
-}
-
 const chosen = computed(() => {
   const selection = editor.value?.state.selection;
   return selection instanceof NodeSelection ? selection.node : null;
@@ -150,7 +145,7 @@ const tools = computed(() => {
   return textTools(now, {
     link: () => (asked.value = 'link'),
     formula: () => (asked.value = 'formula'),
-    picture: () => picker.value?.click(),
+    picture: () => picker.value?.open(),
   });
 });
 const inTable = computed(() => (editor.value === undefined ? [] : tableTools(editor.value)));
@@ -232,15 +227,12 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
               />
             </div>
           </div>
-          <input
+          <FilePicker
             ref="picker"
-            class="visually-hidden"
-            type="file"
             accept="image/*"
             multiple
-            tabindex="-1"
-            :aria-label="t('setup.text.choosePicture')"
-            @change="choose"
+            :label="t('setup.text.choosePicture')"
+            @pick="takePictures"
           />
         </template>
         <EditorContent v-if="editor" :editor="editor" class="content" />

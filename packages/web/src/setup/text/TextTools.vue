@@ -2,6 +2,7 @@
 /** The tools of the editor, all in view: one stop of the Tab key, and arrows from one to the next. */
 import { nextTick, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 export interface Tool {
   /** Its words are `setup.text.NAME`. */
@@ -35,10 +36,9 @@ async function walk(event: KeyboardEvent): Promise<void> {
 
 <template>
   <div ref="bar" class="tools" role="toolbar" :aria-label="label" @keydown="walk">
-    <button
+    <BareButton
       v-for="(tool, at) in tools"
       :key="tool.name"
-      type="button"
       :tabindex="at === Math.min(current, tools.length - 1) ? 0 : -1"
       :aria-pressed="tool.on"
       :aria-label="t(`setup.text.${tool.name}`)"
@@ -47,7 +47,7 @@ async function walk(event: KeyboardEvent): Promise<void> {
       @click="tool.run"
     >
       <component :is="tool.icon" :size="18" aria-hidden="true" />
-    </button>
+    </BareButton>
   </div>
 </template>
 

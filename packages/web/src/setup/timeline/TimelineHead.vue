@@ -9,6 +9,7 @@ import { useSession } from '../../stores/session.ts';
 import DayField from '../../ui/fields/DayField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
+import BareButton from '../../ui/frame/BareButton.vue';
 
 const open = defineModel<boolean>('open', { required: true });
 const { t, locale } = useI18n();
@@ -36,10 +37,10 @@ const happening = computed(() => {
 
 <template>
   <header :class="{ folded: !open }">
-    <button type="button" class="fold" :aria-expanded="open" @click="open = !open">
+    <BareButton class="fold" :aria-expanded="open" @click="open = !open">
       <component :is="open ? IconChevronDown : IconChevronUp" :size="16" aria-hidden="true" />
       <span class="title">{{ t('setup.timeline.title') }}</span>
-    </button>
+    </BareButton>
     <p v-if="open" class="changes">
       <IconButton
         :icon="IconPlayerTrackPrev"

@@ -11,6 +11,8 @@ export default {
   subject: 'الموضوع',
   subjectMissing: 'لا بد من موضوع؛ وحتى ذلك الحين يبقى الأخير.',
   text: 'النص',
+  attachFull:
+    'للإعلان {most} ملفات على الأكثر: لم يُرفق {names}. | للإعلان {most} ملفات على الأكثر: لم تُرفق {names}.',
   attach: 'أرفق ملفات',
   from: 'يُعلَّق',
   until: 'يُنزع',

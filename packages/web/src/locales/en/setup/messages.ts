@@ -11,6 +11,8 @@ export default {
   subject: 'Subject',
   subjectMissing: 'A subject is needed; until then the last one stays.',
   text: 'Text',
+  attachFull:
+    'An announcement has at most {most} files: {names} was not attached. | An announcement has at most {most} files: {names} were not attached.',
   attach: 'Attach files',
   from: 'Goes up',
   until: 'Comes down',

@@ -11,6 +11,8 @@ export default {
   subject: 'Asunto',
   subjectMissing: 'Hace falta un asunto; mientras tanto queda el último.',
   text: 'Texto',
+  attachFull:
+    'Un anuncio tiene como máximo {most} archivos: {names} no se ha adjuntado. | Un anuncio tiene como máximo {most} archivos: {names} no se han adjuntado.',
   attach: 'Adjuntar archivos',
   from: 'Se pone',
   until: 'Se quita',

@@ -11,6 +11,8 @@ export default {
   subject: 'Objet',
   subjectMissing: 'Il faut un objet ; d’ici là le dernier reste.',
   text: 'Texte',
+  attachFull:
+    'Une annonce a au plus {most} fichiers : {names} n’a pas été joint. | Une annonce a au plus {most} fichiers : {names} n’ont pas été joints.',
   attach: 'Joindre des fichiers',
   from: 'S’affiche',
   until: 'Se retire',

@@ -10,6 +10,7 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
+import BareButton from '../../../ui/frame/BareButton.vue';
 
 const isOpen = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ open: [id: string] }>();
@@ -55,9 +56,9 @@ const unassessed = computed(() => outcomes.value.filter(({ assessedBy }) => asse
           <td>
             <span class="title">
               <ItemSign :kind="row.item.kind" :size="16" />
-              <button type="button" class="link" @click="emit('open', row.item.id)">
+              <BareButton class="link" @click="emit('open', row.item.id)">
                 {{ row.item.title }}
-              </button>
+              </BareButton>
             </span>
           </td>
           <td class="figures">{{ row.section }}</td>

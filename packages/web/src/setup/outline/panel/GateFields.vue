@@ -22,6 +22,7 @@ import CheckField from '../../../ui/fields/CheckField.vue';
 import HeldNote from '../../held/HeldNote.vue';
 import RuleDialog from '../../rules/RuleDialog.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
+import BareButton from '../../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -83,10 +84,10 @@ function hold(): void {
 <template>
   <section class="gates" :aria-label="t('setup.gates.title')">
     <h3>{{ t('setup.gates.title') }}</h3>
-    <button class="sentence" type="button" :disabled="readonly" @click="isWriting = true">
+    <BareButton class="sentence" :disabled="readonly" @click="isWriting = true">
       <span>{{ sentence }}</span>
       <span class="soft">{{ t('setup.gates.write') }}</span>
-    </button>
+    </BareButton>
     <CheckField
       v-if="node.kind === 'section'"
       :checked="node.inOrder"

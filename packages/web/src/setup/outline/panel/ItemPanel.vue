@@ -15,6 +15,8 @@ import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { momentWords } from '../../../learner/words/moment-words.ts';
+import { VRadio } from 'vuetify/components/VRadio';
+import { VRadioGroup } from 'vuetify/components/VRadioGroup';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DurationField from '../../../ui/fields/DurationField.vue';
@@ -28,6 +30,7 @@ import GateFields from './GateFields.vue';
 import LengthField from './LengthField.vue';
 import OutcomeChoice from './OutcomeChoice.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
+import BareButton from '../../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ node: CourseNode; readonly: boolean; takesFocus: boolean }>();
 const emit = defineEmits<{ close: []; moment: [field: 'due' | 'held' | 'opens'] }>();
@@ -48,6 +51,8 @@ const setText = (field: string, text: string): void => set(field, text === '' ? 
 const has = (field: string): boolean => field in props.node;
 const accent = computed(() => (isHolder(props.node) ? props.node.accent : null));
 const accents: readonly Accent[] = accentSchema.options;
+/** The library takes null for nothing chosen. */
+const NO_ACCENT = 'none';
 
 /** Opening, due and held, each with what it comes to. */
 const moments = computed(() => {
@@ -92,10 +97,9 @@ const moments = computed(() => {
       @type="setText('title', $event)"
     />
     <div class="moments">
-      <button
+      <BareButton
         v-for="{ field, words } in moments"
         :key="field"
-        type="button"
         class="moment"
         :disabled="readonly"
         @click="emit('moment', field)"
@@ -104,7 +108,7 @@ const moments = computed(() => {
           ><IconClock :size="14" aria-hidden="true" /> {{ t(`setup.outline.momentNames.${field}`) }}</span
         >
         <span class="figures">{{ words }}</span>
-      </button>
+      </BareButton>
       <DurationField
         v-if="isContent(node)"
         :key="node.id"
@@ -169,19 +173,27 @@ const moments = computed(() => {
         {{ t('setup.outline.numbered') }}
       </CheckField>
     </template>
-    <fieldset v-if="isHolder(node)" class="accents">
-      <legend>{{ t('setup.outline.accent') }}</legend>
-      <label v-for="one in [null, ...accents]" :key="one ?? 'none'" :class="one ? `accent-${one}` : ''">
-        <input
-          type="radio"
-          name="accent"
-          :checked="accent === one"
-          :disabled="readonly"
-          @change="set('accent', one)"
-        />
-        <span class="swatch" aria-hidden="true" /> {{ t(`setup.outline.accents.${one ?? 'none'}`) }}
-      </label>
-    </fieldset>
+    <VRadioGroup
+      v-if="isHolder(node)"
+      class="accents"
+      :model-value="accent ?? NO_ACCENT"
+      :label="t('setup.outline.accent')"
+      :disabled="readonly"
+      inline
+      hide-details
+      @update:model-value="set('accent', $event === NO_ACCENT ? null : $event)"
+    >
+      <VRadio
+        v-for="one in [NO_ACCENT, ...accents]"
+        :key="one"
+        :value="one"
+        :class="one === NO_ACCENT ? '' : `accent-${one}`"
+      >
+        <template #label>
+          <span class="swatch" aria-hidden="true" /> {{ t(`setup.outline.accents.${one}`) }}
+        </template>
+      </VRadio>
+    </VRadioGroup>
     <GateFields :node="node" :readonly="readonly" />
     <OutcomeChoice v-if="isContent(node)" :item="node" :readonly="readonly" />
   </aside>
@@ -242,34 +254,8 @@ header {
   min-height: 28px;
 }
 
-input[type='checkbox'],
-input[type='radio'] {
-  accent-color: var(--bottle);
-}
-
-.accents {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-.accents legend {
-  padding: 0;
-  color: var(--ink-soft);
-  font-size: 12.5px;
-}
-
-.accents label {
-  display: inline-flex;
-  gap: 5px;
-  align-items: center;
-  min-height: 28px;
-}
-
 .swatch {
+  margin-inline-end: 5px;
   width: 14px;
   height: 14px;
   border: 1px solid var(--field-rule);

@@ -2,10 +2,12 @@
 /** Where chosen words lead: to an address, or to an item of the course, which stays right when that moves. */
 import { IconUnlink } from '@tabler/icons-vue';
 import { addressSchema, allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
-import { computed, nextTick, onMounted, ref, useId } from 'vue';
+import { computed, nextTick, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { usePlan } from '../../../stores/plan.ts';
+import { VTextField } from 'vuetify/components/VTextField';
+import ChoiceList from '../../../ui/fields/ChoiceList.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{
@@ -22,11 +24,11 @@ const emit = defineEmits<{
 }>();
 const { t } = useI18n();
 const plan = usePlan();
-const id = useId();
+const WAYS = ['address', 'item'] as const;
 const way = ref<'address' | 'item'>(props.item === null ? 'address' : 'item');
 const typed = ref(props.address ?? '');
 const isWrong = ref(false);
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<{ focus: () => void } | null>(null);
 onMounted(() => nextTick(() => field.value?.focus()));
 
 const items = computed(() => {
@@ -56,20 +58,26 @@ function link(): void {
 
 <template>
   <form class="form" @submit.prevent="link" @keydown.esc.stop="emit('close')">
-    <fieldset>
-      <legend class="visually-hidden">{{ t('setup.text.linkTo') }}</legend>
-      <label><input v-model="way" type="radio" value="address" /> {{ t('setup.text.toAddress') }}</label>
-      <label><input v-model="way" type="radio" value="item" /> {{ t('setup.text.toItem') }}</label>
-    </fieldset>
+    <ChoiceList
+      class="ways"
+      :legend="t('setup.text.linkTo')"
+      :choices="
+        WAYS.map((value) => ({ value, title: t(`setup.text.${value === 'item' ? 'toItem' : 'toAddress'}`) }))
+      "
+      :chosen="way"
+      @choose="way = $event"
+    />
     <div v-if="way === 'address'" class="line">
-      <label :for="id">{{ t('setup.text.address') }}</label>
-      <input
-        :id="id"
+      <VTextField
         ref="field"
         v-model="typed"
-        class="input small"
-        :aria-invalid="isWrong"
+        class="address"
+        density="compact"
         inputmode="url"
+        :label="t('setup.text.address')"
+        :error-messages="isWrong ? [t('setup.text.addressWrong')] : []"
+        :aria-invalid="isWrong"
+        hide-details="auto"
       />
       <PushButton weight="main" small type="submit">{{ t('setup.text.setLink') }}</PushButton>
     </div>
@@ -85,7 +93,6 @@ function link(): void {
       density="compact"
       @update:model-value="(chosen) => chosen && emit('item', chosen)"
     />
-    <p v-if="isWrong" class="wrong" role="alert">{{ t('setup.text.addressWrong') }}</p>
     <div class="line">
       <PushButton v-if="address !== null || item !== null" small @click="emit('unlink')">
         <IconUnlink :size="16" aria-hidden="true" /> {{ t('setup.text.unlink') }}
@@ -101,25 +108,6 @@ function link(): void {
   gap: 8px;
 }
 
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  padding: 0;
-  border: 0;
-}
-
-fieldset input {
-  accent-color: var(--bottle);
-}
-
-fieldset label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 26px;
-}
-
 .line {
   display: flex;
   flex-wrap: wrap;
@@ -127,12 +115,8 @@ fieldset label {
   align-items: center;
 }
 
-.line input {
+.address {
   flex: 1;
-  min-width: 120px;
-}
-
-.wrong {
-  color: var(--blocker);
+  min-width: 160px;
 }
 </style>
