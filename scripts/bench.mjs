@@ -13,6 +13,8 @@ const WITH_SERVER = {
   'home-lcp-vs-static': 'e2e/bench/home-lcp.ts',
   'class-in-turn-vs-at-once': 'e2e/bench/class-in-turn.ts',
   'answer-beside-worst': 'e2e/bench/beside.ts',
+  'add-item-vs-arrow': 'e2e/bench/main-thread.ts',
+  'stop-vs-arrow': 'e2e/bench/main-thread.ts',
 };
 
 const program = (file, env, args = []) =>
@@ -46,6 +48,6 @@ await run(async () => {
   // The recurrence library gives instants only where the machine's own zone is UTC.
   if (name === undefined || !(name in WITH_SERVER))
     await program('packages/core/bench/bench.ts', { TZ: 'UTC' }, process.argv.slice(2));
-  if (name === undefined) await withServer(Object.values(WITH_SERVER));
+  if (name === undefined) await withServer([...new Set(Object.values(WITH_SERVER))]);
   else if (name in WITH_SERVER) await withServer([WITH_SERVER[name]]);
 });

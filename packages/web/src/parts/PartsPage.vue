@@ -13,19 +13,16 @@ import ChoiceList from '../ui/fields/ChoiceList.vue';
 import ChoiceTiles from '../ui/fields/ChoiceTiles.vue';
 import { COURSE_DAYS } from '../ui/fields/day-context.ts';
 import type { DayMark } from '../ui/fields/day-context.ts';
-import DayField from '../ui/fields/DayField.vue';
-import DurationField from '../ui/fields/DurationField.vue';
 import FindField from '../ui/fields/FindField.vue';
 import MonthPicker from '../ui/fields/MonthPicker.vue';
-import NumberField from '../ui/fields/NumberField.vue';
 import SelectField from '../ui/fields/SelectField.vue';
-import TimeField from '../ui/fields/TimeField.vue';
-import ZoneField from '../ui/fields/ZoneField.vue';
 import AppBar from '../ui/frame/AppBar.vue';
 import DialogBox from '../ui/frame/DialogBox.vue';
 import IconButton from '../ui/frame/IconButton.vue';
 import PlainTable from '../ui/frame/PlainTable.vue';
 import PushButton from '../ui/frame/PushButton.vue';
+import FieldParts from './FieldParts.vue';
+import WordParts from './WordParts.vue';
 
 const { t } = useI18n();
 const session = useSession();
@@ -34,25 +31,11 @@ const session = useSession();
 const FILES = {
   all: 'ui',
   buttons: 'PushButton',
-  fields: 'NumberField, DurationField, DayField, TimeField, ZoneField',
   choices: 'SelectField, CheckField, ChoiceList, ChoiceTiles, FindField',
   tables: 'MonthPicker, PlainTable',
   dialog: 'DialogBox',
 };
-const whole = ref<number | null>(7);
-const number = ref<number | null>(7.5);
-const duration = ref<number | null>(90);
 const day = ref<string | null>('2027-02-22');
-const time = ref<string | null>('23:59');
-const zone = ref('Asia/Kolkata');
-const kept = computed(() => ({
-  whole: whole.value,
-  number: number.value,
-  duration: duration.value,
-  day: day.value,
-  time: time.value,
-  zone: zone.value,
-}));
 
 const WEIGHTS = ['usual', 'main', 'go', 'bare'] as const;
 const words = (weight: (typeof WEIGHTS)[number]): string =>
@@ -107,48 +90,8 @@ provide(
         <PushButton @click="isOpen = true">{{ FILES.dialog }}</PushButton>
       </p>
     </section>
-    <section aria-label="fields">
-      <h2>{{ FILES.fields }}</h2>
-      <div class="grid">
-        <NumberField
-          name="whole"
-          :number="whole"
-          :least="0"
-          :most="500"
-          label="whole"
-          @set="whole = $event"
-        />
-        <NumberField
-          name="number"
-          :number="number"
-          :least="0"
-          :most="500"
-          fractions
-          label="number"
-          @set="number = $event"
-        />
-        <DurationField
-          name="duration"
-          :minutes="duration"
-          :most="10000"
-          label="duration"
-          @set="duration = $event"
-        />
-        <DayField name="day" :day="day" label="day" @day="day = $event" />
-        <TimeField name="time" :time="time" label="time" @set="time = $event" />
-        <ZoneField :zone="zone" label="zone" @set="zone = $event" />
-        <NumberField :number="7" :least="1" :most="9" label="readonly" readonly />
-        <NumberField :number="7" :least="1" :most="9" label="hint" :hint="t('common.signIn.promise')" />
-        <NumberField
-          :number="70"
-          :least="1"
-          :most="9"
-          label="wrong"
-          :wrong="t('common.expected.whole', { least: 1, most: 9 })"
-        />
-      </div>
-      <output class="figures" data-kept>{{ JSON.stringify(kept) }}</output>
-    </section>
+    <FieldParts />
+    <WordParts />
     <section aria-label="choices">
       <h2>{{ FILES.choices }}</h2>
       <div class="grid">
@@ -212,7 +155,8 @@ provide(
   padding: 24px 16px 48px;
 }
 
-section {
+section,
+.parts :deep(section) {
   display: grid;
   gap: 12px;
   padding-top: 12px;
@@ -226,7 +170,8 @@ section {
   align-items: start;
 }
 
-.grid {
+.grid,
+.parts :deep(.grid) {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
   gap: 14px;
