@@ -120,7 +120,7 @@ try {
       await rest();
       found.push(await cost(page, session, () => open(stop)));
     }
-    console.log(stop, found.map((one) => one.toFixed(0)).join(" "));
+    console.log(stop, found.map((one) => one.toFixed(0)).join(' '));
     stops.push([stop, middle(found)]);
   }
   const [slowest, most] = stops.reduce((worst, one) => (one[1] > worst[1] ? one : worst));

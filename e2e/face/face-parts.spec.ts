@@ -15,6 +15,7 @@ import {
   signOut,
   STAFF,
   choose,
+  put,
 } from '../support/people.ts';
 
 const pane = (page: Page) => page.getByRole('complementary', { name: 'What a learner sees' });
@@ -266,8 +267,9 @@ test('a picture that is no picture is refused in a sentence, and nothing is half
   });
   await expect(page.getByText(/not what its name says/).first()).toBeVisible();
   await expect(banner.getByRole('slider', { name: 'What has to be seen' })).toHaveCount(0);
-  await page.getByLabel('Any colour').fill('sea');
-  await expect(page.getByRole('alert').filter({ hasText: '“sea” is no colour' })).toBeVisible();
+  await put(page.getByRole('textbox', { name: 'Any colour' }), 'sea');
+  await expect(page.getByRole('alert').filter({ hasText: 'A colour, as in #15493b' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Any colour' })).toHaveValue('sea');
   await page.reload();
-  await expect(page.getByLabel('Any colour')).toHaveValue('');
+  await expect(page.getByRole('textbox', { name: 'Any colour' })).toHaveValue('');
 });

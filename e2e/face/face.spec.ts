@@ -16,6 +16,7 @@ import {
   speak,
   tabTo,
   choose,
+  put,
 } from '../support/people.ts';
 
 const entry = (leads: unknown, at: number) => ({
@@ -169,7 +170,7 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
 
   await test.step('a pale yellow comes out readable', async () => {
     await page.goto(`/setup/${id}/look`);
-    await page.getByLabel('Any colour').fill('#fff3a0');
+    await put(page.getByRole('textbox', { name: 'Any colour' }), '#fff3a0');
     await expect(page.getByText(/^#fff3a0 would have 1\.\d/)).toBeVisible();
     await allSaved(page);
   });

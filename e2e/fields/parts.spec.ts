@@ -163,9 +163,7 @@ test('in two pictures, by day and by night, no part is cut off and none runs ove
       return shown.filter((one) => isCut(one) || runsOut(one)).map((one) => one.outerHTML.slice(0, 120));
     });
     expect(over, appearance).toEqual([]);
-    const ground = await page.evaluate(
-      () => getComputedStyle(document.body).backgroundColor,
-    );
+    const ground = await page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
     const [light = 0] = (ground.match(/\d+/g) ?? []).map(Number);
     expect(light > 128, ground).toBe(appearance === 'Light');
   }

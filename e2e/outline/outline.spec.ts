@@ -77,7 +77,9 @@ test('a typed title stays typed, an emptied one follows the dates again', async 
   await item.blur();
   // It needs one: nothing stays there, and is said, until there is one again.
   await expect(item).toHaveValue('');
-  await expect(page.locator('.cell-field .said')).toHaveText('A title is needed; until then the last one stays.');
+  await expect(page.locator('.cell-field .said')).toHaveText(
+    'A title is needed; until then the last one stays.',
+  );
   await item.fill('Page 2, again');
   await allSaved(page);
   await expect(page.locator('.cell-field .said')).toHaveCount(0);

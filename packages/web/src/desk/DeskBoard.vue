@@ -73,7 +73,7 @@ const settle = (course: DeskCourse): number =>
   background: var(--card);
 }
 
-th {
+.board :deep(thead th) {
   padding: 8px 12px;
   border-bottom: 1px solid var(--ink);
   font-size: 12.5px;
@@ -87,12 +87,12 @@ td {
   vertical-align: middle;
 }
 
-tbody tr {
+.board tr {
   cursor: pointer;
   transition: background var(--motion);
 }
 
-tbody tr:hover {
+.board tr:hover {
   background: var(--bottle-pale);
 }
 
@@ -141,17 +141,17 @@ tbody tr:hover {
 
 @media (max-width: 860px) {
   .board,
-  tbody,
+  .board :deep(tbody),
   tr,
   td {
     display: block;
   }
 
-  thead {
+  .board :deep(thead) {
     display: none;
   }
 
-  tbody tr {
+  .board tr {
     position: relative;
     padding: 10px 12px 10px 76px;
     border-bottom: 1px solid var(--rule);

@@ -41,13 +41,18 @@ function room(): UseStore | null {
 const keyOf = ({ person, course, page }: Omit<Kept, 'seq' | 'changes' | 'texts'>): string =>
   JSON.stringify([person, course, page]);
 
+/** Of this page's own, what is on its way to the device or off it. */
+const newest = new Map<string, Kept>();
+
 /** All that is kept for somebody, of pages that are open too. Nothing where it cannot be read. */
 export async function keptFor(person: string): Promise<readonly Kept[]> {
   const at = room();
   if (at === null) return [];
   try {
     const all = await entries<string, Kept>(at);
-    return all.flatMap(([, kept]) => (kept.person === person && kept.changes.length > 0 ? [kept] : []));
+    return all
+      .map(([key, kept]) => newest.get(key) ?? kept)
+      .filter((kept) => kept.person === person && kept.changes.length > 0);
   } catch {
     return [];
   }
@@ -99,6 +104,7 @@ export function keeper(done: (isKept: boolean) => void): (kept: Kept) => Promise
   }
   return (kept) => {
     waiting.set(keyOf(kept), kept);
+    newest.set(keyOf(kept), kept);
     writing ??= write().finally(() => (writing = null));
     return writing;
   };
