@@ -184,7 +184,8 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
     const focus = page.getByRole('slider', { name: 'What has to be seen' });
     await focus.focus();
     for (let press = 0; press < 5; press += 1) await page.keyboard.press('ArrowRight');
-    await page.getByLabel('Closer').fill('2');
+    await page.getByRole('slider', { name: 'Closer' }).focus();
+    for (let press = 0; press < 10; press += 1) await page.keyboard.press('ArrowRight');
     await expect(page.getByText('2.0 ×')).toBeVisible();
     await page.getByLabel('It is decoration, and says nothing').check();
     await allSaved(page);

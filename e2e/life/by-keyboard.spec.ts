@@ -7,7 +7,9 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
 /** Where what has the focus lies under something else, or out of the window: what it is; null: it can be seen. */
 const hidden = (page: Page): Promise<string | null> =>
-  page.evaluate(() => {
+  page.evaluate(async () => {
+    // What it scrolls to has been scrolled to.
+    await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
     const here = document.activeElement;
     if (here === null || here === document.body) return null;
     const { left, right, top, bottom } = here.getBoundingClientRect();
@@ -76,9 +78,7 @@ test('a course from nothing to live, by keyboard alone at 390 points', async ({ 
     await expect(page.getByRole('heading', { name: 'Outline', level: 1 })).toBeVisible();
     await walkTo(page, page.getByLabel('Title of section 1', { exact: true }));
     await press(page, /^Add a page to/);
-    await expect(page.getByRole('complementary', { name: /holds/ })).toBeVisible();
-    await page.keyboard.press('Escape');
-    await walkTo(page, page.getByLabel('Title of item 1.1', { exact: true }));
+    await expect(page.getByLabel('Title of item 1.1', { exact: true })).toBeFocused();
     await page.keyboard.press('Control+a');
     await page.keyboard.type('Boots and buckets');
     await press(page, /^Edit what Boots and buckets holds/);
@@ -91,11 +91,12 @@ test('a course from nothing to live, by keyboard alone at 390 points', async ({ 
     await press(page, /^Members/);
     const dialog = page.getByRole('dialog', { name: 'Members' });
     await expect(dialog).toBeVisible();
-    await walkTo(page, dialog.getByRole('textbox').or(dialog.getByRole('combobox')).first());
+    await walkTo(page, dialog.getByRole('searchbox').first());
     await page.keyboard.type('noor');
     await expect(dialog.getByText(NOOR).first()).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(dialog).toBeHidden();
+    await expect(page.getByRole('button', { name: /^Members/ }).first()).toBeFocused();
     await press(page, /^Go live/);
     const going = page.getByRole('dialog');
     await expect(going).toBeVisible();

@@ -12,6 +12,7 @@ import { usePlan } from '../stores/plan.ts';
 import { useSeeing } from '../stores/seeing.ts';
 import { COURSE_DAYS } from '../ui/fields/day-context.ts';
 import { FIELD_STATE } from '../ui/fields/reading/field-state.ts';
+import { keepFocusInView } from '../ui/frame/in-view.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
@@ -157,6 +158,7 @@ offerCommands('setup', () => [
   { id: 'redo', title: t('setup.bar.redo'), run: plan.redo },
 ]);
 
+keepFocusInView();
 const onKey = undoKeys(plan);
 useLive((heard) => {
   if (state.value !== 'there') return;

@@ -99,6 +99,9 @@ const selection = useSelection((id) => {
 const titleOf = useNodeTitle();
 const nameOf = (id: string): string => titleOf(id) ?? t('learner.untitled');
 
+/** From this width on the panel stands beside the lines (outline-stop.css). */
+const PANEL_BESIDE = 1080;
+
 async function focus(id: string, cell?: string): Promise<void> {
   await nextTick();
   await table.value?.focus(id, cell);
@@ -112,7 +115,10 @@ const { focusedRow, here, addSection, addItem, addLines, addFile } = useAdding({
     find.value = '';
     only.value = 'all';
   },
-  open: (id) => (opened.value = id),
+  // Where the panel lies over the lines, whoever adds one is at its title, and not behind the panel.
+  open: (id) => {
+    if (innerWidth > PANEL_BESIDE) opened.value = id;
+  },
 });
 
 const { said, moving, group, stepBy, drop, move } = useMoving(selection);

@@ -100,6 +100,7 @@ function say(field: 'alt' | 'author' | 'licence', text: string | null, typing: b
           :step="0.1"
           :disabled="readonly"
           :label="t('setup.look.zoom')"
+          :name="t('setup.look.zoom')"
           hide-details
           @update:model-value="change({ zoom: Math.round(Number($event) * 10) / 10 }, true)"
         />
