@@ -109,8 +109,8 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
 
   await test.step('About', async () => {
     await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
-    await page.getByLabel('Tags').fill('shore');
-    await page.getByLabel('Tags').press('Enter');
+    await page.getByLabel('Tags', { exact: true }).first().fill('shore');
+    await page.getByLabel('Tags', { exact: true }).first().press('Enter');
     const description = page.getByRole('textbox', { name: 'Description' });
     await description.click();
     await page.keyboard.type('Three weeks on one shore.');
