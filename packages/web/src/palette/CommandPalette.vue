@@ -23,7 +23,7 @@ const listId = useId();
 const find = ref('');
 const at = ref(0);
 const courses = shallowRef<DeskAnswer['courses']>([]);
-const field = ref<{ focus: () => void } | null>(null);
+const field = ref<{ focus: () => void; $el: HTMLElement } | null>(null);
 const list = ref<HTMLElement | null>(null);
 
 const everywhere = computed((): readonly Command[] => [
@@ -75,6 +75,8 @@ async function start(): Promise<void> {
   find.value = '';
   at.value = 0;
   await nextTick();
+  // The library puts a role on what stands around the field, where nobody types.
+  field.value?.$el.querySelector('input')?.setAttribute('role', 'combobox');
   field.value?.focus();
   if (session.person === null) return;
   try {
@@ -106,7 +108,6 @@ useBehind(open);
         variant="plain"
         hide-details
         autocomplete="off"
-        role="combobox"
         aria-expanded="true"
         aria-autocomplete="list"
         :aria-controls="listId"
