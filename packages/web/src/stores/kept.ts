@@ -5,7 +5,7 @@
  * the next one that opens the course; whoever sends a change twice harms nobody, since each is taken once.
  */
 import type { Change } from '@itinerary/core';
-import { createStore, delMany, entries, set } from 'idb-keyval';
+import { createStore, del, entries, set } from 'idb-keyval';
 import type { UseStore } from 'idb-keyval';
 import { newId } from './new-id.ts';
 
@@ -81,9 +81,9 @@ export async function whenLeft(person: string, course: string, left: (kept: Kept
   }
 }
 
-export async function forget(kept: readonly Kept[]): Promise<void> {
+export async function forget(kept: Kept): Promise<void> {
   const at = room();
-  if (at !== null) await delMany(kept.map(keyOf), at).catch(() => undefined);
+  if (at !== null) await del(keyOf(kept), at).catch(() => undefined);
 }
 
 /**
@@ -114,7 +114,7 @@ async function put(kept: Kept): Promise<boolean> {
   const at = room();
   if (at === null) return false;
   try {
-    await (kept.changes.length === 0 ? delMany([keyOf(kept)], at) : set(keyOf(kept), kept, at));
+    await (kept.changes.length === 0 ? del(keyOf(kept), at) : set(keyOf(kept), kept, at));
     return true;
   } catch {
     return false;

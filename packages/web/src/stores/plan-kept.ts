@@ -4,7 +4,7 @@ import { takeUpKept } from '@itinerary/core';
 import type { Change, Notice, WorkingCopy } from '@itinerary/core';
 import { ref, watch } from 'vue';
 import type { Ref, ShallowRef } from 'vue';
-import { ask, UnreachableError } from '../api/client.ts';
+import { ask, ProblemError } from '../api/client.ts';
 import { forget, keeper, THIS_PAGE } from './kept.ts';
 import type { Kept } from './kept.ts';
 import { useTexts } from './texts.ts';
@@ -45,13 +45,13 @@ export function useKeptPlan({ copy, owner, named, took }: Keeping): KeptPlan {
     { flush: 'sync' },
   );
 
-  /** Null: there is no answer. A server that has lost what was seen has taken nothing of it. */
+  /** Null: there is no answer now. A server that has lost what was seen has taken nothing of it. */
   async function sinceThen({ course, seq }: Kept): Promise<ChangesAnswer['taken'] | null> {
     try {
       const body = { since: seq, changes: [], texts: {} };
       return (await ask('POST /api/courses/{course}/changes', { params: { course }, body })).taken;
     } catch (error) {
-      return error instanceof UnreachableError ? null : [];
+      return error instanceof ProblemError && error.problem.code === 'out_of_step' ? [] : null;
     }
   }
 
@@ -64,8 +64,8 @@ export function useKeptPlan({ copy, owner, named, took }: Keeping): KeptPlan {
     copy.value = up.copy;
     took(kept, up.notices);
     await keepPending();
-    // On the device under this page's name now, unless it was this page's before.
-    if (kept.page !== THIS_PAGE) await forget([kept]);
+    // On the device under this page's name now, unless it was this page's before, or the device takes nothing more.
+    if (kept.page !== THIS_PAGE && isKept.value) await forget(kept);
   }
 
   return { isKept, takeUp };

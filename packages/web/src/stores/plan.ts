@@ -287,6 +287,8 @@ export const usePlan = defineStore('plan', () => {
     if (working === null || working.pending.length === 0 || whoever() !== owner) return;
     const request = body(working);
     if (JSON.stringify(request).length > KEEPALIVE_BYTES) return;
+    // The page may live on: what is typed then is another change, or the server would know this one already.
+    request.changes.forEach(({ id }) => sent.add(id));
     void ask(
       'POST /api/courses/{course}/changes',
       { params: { course: working.base.id }, body: request },

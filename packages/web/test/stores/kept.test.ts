@@ -153,6 +153,29 @@ describe('what a page has left behind', () => {
     expect((await onDevice()).map(({ page }) => page)).toEqual(['gone']);
   });
 
+  test.each(['away from the database', 'signed out', 'too many', 'broken'] as const)(
+    'stays on the device while the server is %s: nobody knows what it has taken',
+    async (trouble) => {
+      await leave({ changes: [{ id: 'k1', edits: [{ kind: 'remove', target: 'b1' }] }] });
+      const plan = usePlan();
+      at.server.trouble = trouble;
+      await during(plan.open('course'));
+      expect([plan.unsent, plan.told]).toEqual([0, []]);
+      expect((await onDevice()).map(({ page }) => page)).toEqual(['gone']);
+    },
+  );
+
+  test('stays where it is when the device takes nothing more', async () => {
+    await leave({ changes: [title('k1', 'A', 'One', 'A')] });
+    const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    });
+    const plan = await opened();
+    expect(titleOf(plan.course)).toBe('One');
+    expect((await onDevice()).map(({ page }) => page)).toContain('gone');
+    put.mockRestore();
+  });
+
   test('is not made twice where the server had taken it', async () => {
     at.server.take({ since: 0, changes: [title('k1', 'A', 'One', 'A')], texts: {} });
     at.server.other(title('t1', 'A', 'Read, and theirs', 'One'));

@@ -167,6 +167,16 @@ describe('trouble', () => {
     await pass(0);
     expect(titleOf(at.server.course)).toBe('Half a sen');
   });
+
+  test('and a page that lives on after all loses nothing of what is typed then', async () => {
+    const plan = await opened();
+    type(plan, 'Half a sen');
+    plan.leave();
+    await pass(0);
+    type(plan, 'Half a sentence');
+    await pass(2100);
+    expect(titleOf(at.server.course)).toBe('Half a sentence');
+  });
 });
 
 describe('others', () => {

@@ -45,6 +45,10 @@ const purpose = computed({
   set: (next: Purpose) => void plan.set(course.value.id, 'purpose', next, course.value.purpose),
 });
 
+const belongs = computed(() => [
+  { field: 'department' as const, items: session.me?.institution.departments ?? [] },
+  { field: 'term' as const, items: session.me?.institution.terms ?? [] },
+]);
 function choose(field: 'department' | 'term', value: string | null): void {
   plan.set(course.value.id, field, value, course.value[field]);
 }
@@ -85,28 +89,22 @@ const { left, setTags, wrong: tagWrong } = useTags();
     </div>
     <PurposeTiles v-model="purpose" :disabled="plan.isReadonly" />
     <div class="pair">
-      <FieldFrame :label="t('setup.about.department')" of="department" :help="t('setup.help.department')">
+      <FieldFrame
+        v-for="{ field, items } in belongs"
+        :key="field"
+        :label="t(`setup.about.${field}`)"
+        :of="field"
+        :help="t(`setup.help.${field}`)"
+      >
         <VSelect
-          :model-value="course.department"
-          :items="session.me?.institution.departments ?? []"
+          :model-value="course[field]"
+          :items="items"
           item-title="name"
           item-value="code"
-          :label="t('setup.about.department')"
+          :label="t(`setup.about.${field}`)"
           :readonly="plan.isReadonly"
           :clearable="!plan.isReadonly"
-          @update:model-value="choose('department', $event)"
-        />
-      </FieldFrame>
-      <FieldFrame :label="t('setup.about.term')" of="term" :help="t('setup.help.term')">
-        <VSelect
-          :model-value="course.term"
-          :items="session.me?.institution.terms ?? []"
-          item-title="name"
-          item-value="code"
-          :label="t('setup.about.term')"
-          :readonly="plan.isReadonly"
-          :clearable="!plan.isReadonly"
-          @update:model-value="choose('term', $event)"
+          @update:model-value="choose(field, $event)"
         />
       </FieldFrame>
     </div>

@@ -75,6 +75,7 @@ const KINDS: readonly Group['kind'][] = ['group', 'class'];
         <li v-for="[id, group] in groups" :key="id">
           <DraftField
             :text="group.name"
+            :keep-as="`${id} name`"
             :label="t(`setup.access.groups.kinds.${group.kind}`)"
             :readonly="readonly"
             :wrong="(text) => (text === '' ? t('setup.about.titleMissing') : null)"

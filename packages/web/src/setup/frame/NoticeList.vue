@@ -62,15 +62,13 @@ function lostWords(one: Told): string | null {
   const words = one.change.edits.flatMap((edit) => {
     if (edit.kind !== 'set') return [];
     if (TEXT_FIELDS.has(edit.field)) return [wordsOf(texts.known.get(String(edit.value)) ?? '')];
-    return isWords(edit.field, edit.value) ? [String(edit.value)] : [];
+    return WRITTEN.has(edit.field) && typeof edit.value === 'string' ? [edit.value] : [];
   });
   const said = words.filter((word) => word !== '').join('\n');
   return said === '' ? null : said;
 }
 
 /** What somebody wrote, rather than chose. */
-const isWords = (field: string, value: FieldValue): boolean =>
-  typeof value === 'string' && WRITTEN.has(field);
 const WRITTEN = new Set(['title', 'summary', 'bringAlong', 'madeFor', 'code']);
 
 function again(one: Told): void {

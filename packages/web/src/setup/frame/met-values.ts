@@ -1,5 +1,5 @@
 /** Two values that met in one field, in words; what it takes to keep the other, or both. */
-import { bothValues, TEXT_FIELDS, textHashSchema } from '@itinerary/core';
+import { bothValues, MAX_TEXT, TEXT_FIELDS, textHashSchema } from '@itinerary/core';
 import type { FieldValue, Replaced } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import type { ComputedRef, Ref } from 'vue';
@@ -57,7 +57,8 @@ export function useMet(of: () => Replaced): Met {
       first === null ? null : texts.read(first),
       second === null ? null : texts.read(second),
     ];
-    const hash = one === null || other === null ? undefined : await texts.keep(bothTexts(one, other));
+    const joined = one === null || other === null ? null : bothTexts(one, other);
+    const hash = joined === null || joined.length > MAX_TEXT ? undefined : await texts.keep(joined);
     both.value =
       plan.course === null
         ? undefined

@@ -199,6 +199,7 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
           v-for="part in ['one', 'many'] as const"
           :key="part"
           :name="`${role}-${part}`"
+          :keep-as="`${role} ${part}`"
           :most="MAX_LABEL"
           :text="course.roleNames[role]?.[part] ?? ''"
           :label="t(`setup.look.${part}`)"

@@ -139,6 +139,7 @@ function onKey(event: KeyboardEvent, isRows: boolean): void {
         v-for="language in LANGUAGES"
         :key="language"
         :name="`name-${language}`"
+        :keep-as="`${answer.id} ${language}`"
         :most="MAX_LABEL"
         :lang="language"
         :text="entry.names[language] ?? ''"

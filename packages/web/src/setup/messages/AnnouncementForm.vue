@@ -47,6 +47,7 @@ const setFrom = (from: PlannedMoment | null): void => {
   <div class="form">
     <DraftField
       name="subject"
+      :keep-as="`${id} subject`"
       :most="200"
       :text="announcement.subject"
       :label="t('setup.messages.subject')"

@@ -122,6 +122,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             <template v-if="card.who === 'other'">
               <DraftField
                 name="contact-name"
+                :keep-as="`${id} name`"
                 :most="200"
                 :text="card.name"
                 :label="t('setup.messages.name')"
@@ -130,6 +131,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
               />
               <DraftField
                 name="contact-does"
+                :keep-as="`${id} does`"
                 :most="200"
                 :text="card.does ?? ''"
                 :label="t('setup.messages.does')"
@@ -138,6 +140,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
               />
               <DraftField
                 name="contact-mail"
+                :keep-as="`${id} mail`"
                 :most="200"
                 :text="card.mail ?? ''"
                 :label="t('setup.messages.mail')"
@@ -156,6 +159,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             </CheckField>
             <DraftField
               name="contact-reach"
+              :keep-as="`${id} reach`"
               :most="500"
               :text="card.reach ?? ''"
               :label="t('setup.messages.reach')"
@@ -164,6 +168,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-hours"
+              :keep-as="`${id} hours`"
               :most="500"
               :text="card.hours ?? ''"
               :label="t('setup.messages.hours')"
@@ -172,6 +177,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-phone"
+              :keep-as="`${id} phone`"
               :most="40"
               :text="card.phone ?? ''"
               :label="t('setup.messages.phone')"
@@ -181,6 +187,7 @@ function setPicture(id: string, card: Contact, picture: CoursePicture | null, ty
             />
             <DraftField
               name="contact-link"
+              :keep-as="`${id} link`"
               :most="2000"
               :text="card.link ?? ''"
               :label="t('setup.messages.link')"

@@ -25,8 +25,6 @@ export default {
     spray: 'رذاذ',
   },
   anyColour: 'أي لون',
-  pick: 'اختر واحدًا',
-  notColour: '«{value}» ليس لونًا؛ المتوقع مثل #1f6b66.',
   modes: { light: 'على الصفحات الفاتحة', dark: 'على الصفحات الداكنة' },
   sample: 'رابط في النص',
   moved: 'سيكون لـ{from} تباين {before}. وأقرب ما يُقرأ {to}، بتباين {after}.',

@@ -26,8 +26,6 @@ export default {
     spray: 'Spray',
   },
   anyColour: 'Any colour',
-  pick: 'Pick one',
-  notColour: '“{value}” is no colour; one such as #1f6b66 is expected.',
   modes: { light: 'On light pages', dark: 'On dark pages' },
   sample: 'A link in the text',
   moved: '{from} would have {before}. The nearest that can be read is {to}, with {after}.',

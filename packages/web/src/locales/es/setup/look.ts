@@ -26,8 +26,6 @@ export default {
     spray: 'Rocío',
   },
   anyColour: 'Cualquier color',
-  pick: 'Elegir uno',
-  notColour: '«{value}» no es un color; se espera uno como #1f6b66.',
   modes: { light: 'En páginas claras', dark: 'En páginas oscuras' },
   sample: 'Un enlace en el texto',
   moved: '{from} tendría {before}. El más cercano que se puede leer es {to}, con {after}.',

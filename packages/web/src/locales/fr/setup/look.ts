@@ -26,8 +26,6 @@ export default {
     spray: 'Embruns',
   },
   anyColour: 'Une couleur quelconque',
-  pick: 'En choisir une',
-  notColour: '« {value} » n’est pas une couleur ; on en attend une comme #1f6b66.',
   modes: { light: 'Sur les pages claires', dark: 'Sur les pages sombres' },
   sample: 'Un lien dans le texte',
   moved: '{from} aurait {before}. La plus proche qui se lise est {to}, avec {after}.',

@@ -87,7 +87,6 @@ const moments = computed(() => {
       </PushButton>
     </header>
     <DraftField
-      :key="`${node.id} title`"
       :most="MAX_TITLE"
       :keep-as="`${node.id} title`"
       :text="node.title ?? ''"
@@ -127,6 +126,7 @@ const moments = computed(() => {
     <DraftField
       v-if="'held' in node"
       name="place"
+      :keep-as="`${node.id} place`"
       :most="200"
       :text="node.place ?? ''"
       :label="t('setup.dates.patternPlace')"
@@ -142,7 +142,6 @@ const moments = computed(() => {
     />
     <DraftField
       v-if="traitsOf(node).part !== 'mark'"
-      :key="`${node.id} summary`"
       name="summary"
       :rows="2"
       :most="MAX_SUMMARY"
