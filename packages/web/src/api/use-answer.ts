@@ -4,6 +4,7 @@ import { onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Ref, ShallowRef } from 'vue';
 import { addressOf, ask, ProblemError } from './client.ts';
 import type { Filling, Given } from './client.ts';
+import { isLeaving } from './leaving.ts';
 
 export type Loading = 'loading' | 'there' | 'nothing' | 'failed';
 
@@ -36,6 +37,7 @@ export function useAnswer<Line extends RequestLine>(
     } catch (error) {
       if (mine !== latest) return;
       const code = error instanceof ProblemError ? error.problem.code : null;
+      if (code === 'not_signed_in' && isLeaving()) return;
       if (code === 'not_signed_in') {
         // The session has ended meanwhile: sign in, and come back here.
         location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);

@@ -3,6 +3,7 @@ import type { MeAnswer } from '@itinerary/contract';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
+import { beLeaving } from '../api/leaving.ts';
 import { dayIn } from '../words/dates.ts';
 
 export const useSession = defineStore('session', () => {
@@ -20,14 +21,22 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(address: string, password: string): Promise<void> {
     take(await ask('POST /api/session', { body: { address, password } }));
+    beLeaving(false);
   }
 
   async function signInAs(person: string): Promise<void> {
     take(await ask('POST /api/demo/session', { body: { person } }));
+    beLeaving(false);
   }
 
   async function signOut(): Promise<void> {
-    await ask('DELETE /api/session', {});
+    beLeaving(true);
+    try {
+      await ask('DELETE /api/session', {});
+    } catch (error) {
+      beLeaving(false);
+      throw error;
+    }
     await load();
   }
 
