@@ -21,6 +21,7 @@ const PAGE = '/api/learn/{course}/items/{item}/text';
 const page = (): { course: string; item: string } => ({ course: props.courseId, item: props.itemId });
 
 const editor = useEditor({
+  injectCSS: false,
   content: '',
   extensions: [StarterKit],
   editorProps: {

@@ -54,8 +54,11 @@ let held: { readonly locale: Locale; readonly always: boolean } | null = null;
 async function show(locale: Locale): Promise<void> {
   await Promise.all([...wanted].map((area) => load(locale, area)));
   i18n.global.locale.value = locale;
-  document.documentElement.lang = locale;
-  document.documentElement.dir = isRightToLeft(locale) ? 'rtl' : 'ltr';
+  const page = document.documentElement;
+  // Said again, even the same words make the browser work out the style of the whole page anew.
+  if (page.lang === locale && page.dir !== '') return;
+  page.lang = locale;
+  page.dir = isRightToLeft(locale) ? 'rtl' : 'ltr';
 }
 
 /** The language that stands now: the course's where it is held, else one's own choice, else the course's. */

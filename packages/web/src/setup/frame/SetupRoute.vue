@@ -11,11 +11,16 @@ const props = defineProps<{ courseId: string; stop: Stop }>();
 const { t } = useI18n();
 const plan = usePlan();
 
-/** On a phone the route is a row that scrolls: where one is stays in view. */
+/**
+ * On a phone the route is a row that scrolls: where one is stays in view. It waits for the stop to be drawn, which
+ * would else be laid out twice.
+ */
 const list = ref<HTMLElement | null>(null);
+const toHere = (): void =>
+  list.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
 watch(
   () => props.stop,
-  () => list.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+  () => requestAnimationFrame(() => setTimeout(toHere)),
   { flush: 'post', immediate: true },
 );
 

@@ -48,6 +48,7 @@ const { left, length, isTooLong, wrote, flush, isOwn } = useWriting(props.name, 
 );
 
 const editor = useEditor({
+  injectCSS: false,
   content: left ?? props.html ?? '',
   editable: props.disabled !== true,
   extensions: EXTENSIONS,
