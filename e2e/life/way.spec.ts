@@ -17,6 +17,36 @@ const PART = '**/assets/NewCoursePage-*.js';
 
 const notice = (page: Page) => page.getByRole('alert').filter({ hasText: 'The page did not come.' });
 
+test('from stop to stop nothing is said or styled again that stands', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'AGAIN');
+  const route = page.getByRole('navigation', { name: 'The route through setup' });
+  const round = async (): Promise<void> => {
+    for (const stop of ['Messages', 'About', 'Dates', 'Readiness']) {
+      await route.getByRole('link', { name: stop }).click();
+      await expect(page.getByRole('heading', { level: 1, name: stop })).toBeVisible();
+    }
+  };
+  await page.goto(`/setup/${id}/about`);
+  await round();
+  // The language of the page, or a sheet of style that comes and goes: each would style the whole page anew.
+  const seen = await page.evaluateHandle(() => {
+    const found: string[] = [];
+    const watch = new MutationObserver((changes) => {
+      for (const { type, attributeName, addedNodes, removedNodes } of changes) {
+        if (type === 'attributes') found.push(String(attributeName));
+        const names = [...addedNodes, ...removedNodes].map(({ nodeName }) => nodeName);
+        found.push(...names.filter((name) => name === 'STYLE' || name === 'LINK'));
+      }
+    });
+    watch.observe(document.documentElement, { attributes: true });
+    watch.observe(document.head, { childList: true });
+    return found;
+  });
+  await round();
+  expect(await seen.jsonValue()).toEqual([]);
+});
+
 test('that a page is slow to come is shown until it is there', async ({ page }) => {
   await comeInAs(page, INES);
   let letGo = (): void => undefined;

@@ -56,6 +56,8 @@ const IN_COLOUR = ['en', 'ar'];
  */
 export async function clean(page: Page, what: string, within = 'html'): Promise<void> {
   await page.waitForLoadState('networkidle');
+  // What a long stop makes when there is nothing else to do is looked at too.
+  await expect(page.locator('[data-later]')).toHaveCount(0);
   await inLight(page, 'light');
   const isInColour = IN_COLOUR.includes(await page.evaluate(() => document.documentElement.lang));
   const all = await findings(page, within, { type: 'tag', values: TAGS }, isInColour ? [] : RULES_OF_COLOUR);

@@ -1,5 +1,5 @@
 /** Long texts of a plan: kept here under their hash, and sent along with the change that names it. */
-import { MAX_TEXT, readField } from '@itinerary/core';
+import { findNode, MAX_TEXT, readField } from '@itinerary/core';
 import type { Course, FieldValue } from '@itinerary/core';
 import type { ComputedRef } from 'vue';
 import { useTexts } from './texts.ts';
@@ -14,7 +14,7 @@ type Write = (
 ) => boolean;
 
 export interface TextSetters {
-  readonly setText: (target: string, field: string, html: string | null, was: string | null) => Promise<void>;
+  readonly setText: (target: string, field: string, html: string | null) => Promise<void>;
   readonly setEntryText: (field: string, html: string | null) => Promise<void>;
 }
 
@@ -33,12 +33,16 @@ export function textSetters(
     return undefined;
   }
 
-  async function setText(
-    target: string,
-    field: string,
-    html: string | null,
-    was: string | null,
-  ): Promise<void> {
+  /** The hash of what stands there. */
+  function standing(target: string, field: string): FieldValue {
+    const now = course.value;
+    if (now === null) return null;
+    const holder = now.id === target ? now : findNode(now, target)?.node;
+    return (holder as unknown as Record<string, FieldValue> | undefined)?.[field] ?? null;
+  }
+
+  async function setText(target: string, field: string, html: string | null): Promise<void> {
+    const was = standing(target, field);
     const hash = await keep(html);
     if (hash !== undefined) set(target, field, hash, was, { typing: true });
   }

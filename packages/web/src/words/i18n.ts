@@ -1,4 +1,5 @@
 /** Languages. Messages load an area at a time, so that a learner's page never waits for the setup's words. */
+import { shallowRef } from 'vue';
 import { createI18n } from 'vue-i18n';
 import { PLURALS } from './plurals.ts';
 
@@ -28,6 +29,22 @@ export const i18n = createI18n({
   fallbackWarn: false,
 });
 
+/**
+ * Words with nothing to fill in are put together once for a language, not for every button of a table anew. Whoever
+ * asks still hears of another language, and of words that have come.
+ */
+const plain = new Map<string, string>();
+const arrivals = shallowRef(0);
+const say = i18n.global.t as (...given: readonly unknown[]) => string;
+i18n.global.t = ((...given: readonly unknown[]): string => {
+  const [key] = given;
+  if (given.length > 1 || typeof key !== 'string') return say(...given);
+  const name = `${arrivals.value} ${i18n.global.locale.value} ${key}`;
+  const found = plain.get(name) ?? say(key);
+  plain.set(name, found);
+  return found;
+}) as typeof i18n.global.t;
+
 const files = import.meta.glob<{ default: Record<string, unknown> }>('../locales/*/*.ts');
 const loaded = new Set<string>();
 const wanted = new Set<Area>(['common']);
@@ -38,6 +55,8 @@ async function load(locale: Locale, area: Area): Promise<void> {
   const file = files[`../locales/${key}.ts`];
   if (file === undefined) throw new Error(`no messages for ${key}`);
   i18n.global.mergeLocaleMessage(locale, { [area]: (await file()).default });
+  plain.clear();
+  arrivals.value += 1;
   loaded.add(key);
 }
 

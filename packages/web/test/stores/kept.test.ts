@@ -85,7 +85,7 @@ describe('what is not sent yet', () => {
   test('is kept with the long texts that it names', async () => {
     const plan = await opened();
     at.server.trouble = 'away';
-    await during(plan.setText('a1', 'text', '<p>Mud, two pages of it</p>', null));
+    await during(plan.setText('a1', 'text', '<p>Mud, two pages of it</p>'));
     await pass(10);
     const hash = await hashText('<p>Mud, two pages of it</p>');
     expect((await onDevice())[0]?.texts).toEqual({ [hash]: '<p>Mud, two pages of it</p>' });

@@ -249,7 +249,7 @@ describe('undo', () => {
 describe('texts', () => {
   test('are kept under their hash, and sent with the change that names them', async () => {
     const plan = await opened();
-    await plan.setText('a1', 'text', '<p>Low tide</p>', null);
+    await plan.setText('a1', 'text', '<p>Low tide</p>');
     const hash = await hashText('<p>Low tide</p>');
     expect(useTexts().read(hash)).toBe('<p>Low tide</p>');
     await pass(2100);
@@ -259,10 +259,8 @@ describe('texts', () => {
 
   test('only the last of several typed is sent', async () => {
     const plan = await opened();
-    let was: string | null = null;
     for (const html of ['<p>L</p>', '<p>Lo</p>', '<p>Low</p>']) {
-      await plan.setText('a1', 'text', html, was);
-      was = await hashText(html);
+      await plan.setText('a1', 'text', html);
     }
     await pass(2100);
     expect(Object.values(at.server.sent[0]?.texts ?? {})).toEqual(['<p>Low</p>']);
@@ -287,7 +285,7 @@ describe('texts', () => {
     const [from, to] = [await hashText(typed), await hashText(kept)];
     at.server.renamed = { [from]: to };
     at.server.texts.set(to, kept);
-    await plan.setText('a1', 'text', typed, null);
+    await plan.setText('a1', 'text', typed);
     await plan.flush();
     expect(plan.course?.sections[0]?.items[0]).toMatchObject({ text: to });
     // Never nothing: somebody may be in the middle of a word.
@@ -302,9 +300,9 @@ describe('texts', () => {
     const plan = await opened();
     const rules = (): string[] => plan.found.map(({ rule }) => rule);
     expect(rules()).not.toContain('picture_alt');
-    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}">`, null);
+    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}">`);
     expect(rules()).toContain('picture_alt');
-    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}" alt="">`, null);
+    await plan.setText('a1', 'text', `<img data-picture="${'c'.repeat(64)}" alt="">`);
     expect(rules()).not.toContain('picture_alt');
     await plan.flush();
     const edit = { kind: 'set', target: 'a1', field: 'text', value: 'd'.repeat(64), was: null } as const;
@@ -315,7 +313,7 @@ describe('texts', () => {
 
   test('that are longer than a long chapter are refused here', async () => {
     const plan = await opened();
-    await plan.setText('a1', 'text', `<p>${'x'.repeat(200_001)}</p>`, null);
+    await plan.setText('a1', 'text', `<p>${'x'.repeat(200_001)}</p>`);
     expect(plan.told).toMatchObject([{ kind: 'problem', code: 'too_large' }]);
     expect(plan.isUnsaved).toBe(false);
   });

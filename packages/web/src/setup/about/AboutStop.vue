@@ -18,6 +18,7 @@ import TextField from '../text/TextField.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
 import OutcomeList from './OutcomeList.vue';
 import { useTags } from './tags.ts';
+import LaterPart from '../../ui/frame/LaterPart.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -132,7 +133,7 @@ const { left, setTags, wrong: tagWrong } = useTags();
       />
       <p class="hint">{{ t('setup.about.descriptionHint') }}</p>
     </div>
-    <OutcomeList :readonly="plan.isReadonly" />
+    <LaterPart><OutcomeList :readonly="plan.isReadonly" /></LaterPart>
     <FieldFrame :label="t('setup.about.statedHours')" of="statedHours">
       <NumberField
         id="field-statedHours"

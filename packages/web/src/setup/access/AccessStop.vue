@@ -23,6 +23,7 @@ import { windowMoments } from './moments.ts';
 import RulePart from './RulePart.vue';
 import WhyNot from './WhyNot.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
+import LaterPart from '../../ui/frame/LaterPart.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -136,35 +137,37 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         >
       </p>
     </div>
-    <section aria-labelledby="access-moments">
-      <h2 id="access-moments">{{ t('setup.access.moments') }}</h2>
-      <p class="soft">{{ t('setup.access.momentsText') }}</p>
-      <PlainTable
-        :columns="[
-          { title: t('setup.access.when') },
-          { title: t('setup.access.gets') },
-          { title: t('setup.access.items') },
-        ]"
-      >
-        <tr v-for="moment in moments" :key="moment.what">
-          <th scope="row">
-            {{ t(`setup.access.whats.${moment.what}`) }}
-            <span class="figures soft">{{ when(Date.parse(moment.at)) }}</span>
-          </th>
-          <td>
-            <span :class="['mark', moment.state]" aria-hidden="true" />
-            {{ t(`setup.access.states.${moment.state}`) }}
-          </td>
-          <td class="figures">
-            {{ t('setup.access.ofItems', { count: moment.readable, all: moment.all }) }}
-          </td>
-        </tr>
-      </PlainTable>
-    </section>
-    <RulePart :readonly="plan.isReadonly" />
-    <GroupPart :readonly="plan.isReadonly" />
-    <ExceptionPart :readonly="plan.isReadonly" />
-    <WhyNot :readonly="plan.isReadonly" />
+    <LaterPart
+      ><section aria-labelledby="access-moments">
+        <h2 id="access-moments">{{ t('setup.access.moments') }}</h2>
+        <p class="soft">{{ t('setup.access.momentsText') }}</p>
+        <PlainTable
+          :columns="[
+            { title: t('setup.access.when') },
+            { title: t('setup.access.gets') },
+            { title: t('setup.access.items') },
+          ]"
+        >
+          <tr v-for="moment in moments" :key="moment.what">
+            <th scope="row">
+              {{ t(`setup.access.whats.${moment.what}`) }}
+              <span class="figures soft">{{ when(Date.parse(moment.at)) }}</span>
+            </th>
+            <td>
+              <span :class="['mark', moment.state]" aria-hidden="true" />
+              {{ t(`setup.access.states.${moment.state}`) }}
+            </td>
+            <td class="figures">
+              {{ t('setup.access.ofItems', { count: moment.readable, all: moment.all }) }}
+            </td>
+          </tr>
+        </PlainTable>
+      </section></LaterPart
+    >
+    <LaterPart><RulePart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><GroupPart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><ExceptionPart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><WhyNot :readonly="plan.isReadonly" /></LaterPart>
   </div>
 </template>
 

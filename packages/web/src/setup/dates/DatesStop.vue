@@ -29,6 +29,7 @@ import { useProposals } from './what-if.ts';
 import WhatIfDialog from './WhatIfDialog.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import CheckField from '../../ui/fields/CheckField.vue';
+import LaterPart from '../../ui/frame/LaterPart.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -221,8 +222,8 @@ function addMeeting(): void {
   <ul v-if="here.length > 0" class="findings">
     <FindingLine v-for="finding in here" :key="finding.rule" :finding="finding" here />
   </ul>
-  <EventFields :readonly="plan.isReadonly" />
-  <template v-if="!isAround">
+  <LaterPart><EventFields :readonly="plan.isReadonly" /></LaterPart>
+  <LaterPart v-if="!isAround">
     <h2 class="heading">{{ t('setup.dates.computed') }}</h2>
     <DatesTable :readonly="plan.isReadonly" @propose="proposals.propose($event)" />
     <div v-if="!plan.isReadonly" class="fill">
@@ -233,7 +234,7 @@ function addMeeting(): void {
         <IconPlus :size="16" aria-hidden="true" /> {{ t('setup.dates.addMeeting') }}
       </PushButton>
     </div>
-  </template>
+  </LaterPart>
   <WhatIfDialog :proposals="proposals" />
 </template>
 

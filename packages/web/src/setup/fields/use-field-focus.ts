@@ -1,11 +1,13 @@
 /** Coming from a finding, the field that it is about is shown and focused. */
 import { nextTick, onMounted, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { makeAll } from '../../ui/frame/later.ts';
 
 export function useFieldFocus(): void {
   const route = useRoute();
   const look = async (): Promise<void> => {
     if (!route.hash.startsWith('#field-')) return;
+    makeAll();
     await nextTick();
     const place = document.getElementById(route.hash.slice(1));
     const field = place?.matches('input')

@@ -1,14 +1,25 @@
 <script setup lang="ts">
 /** What is on a long stop, to jump to. */
+import { nextTick } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { makeAll } from '../../ui/frame/later.ts';
 
 defineProps<{ parts: readonly (readonly [id: string, words: string])[] }>();
 const { t } = useI18n();
+
+/** The browser jumps to what is there: a part that is not made yet is made first. */
+async function jump(event: MouseEvent, id: string): Promise<void> {
+  if (document.getElementById(id) !== null || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  event.preventDefault();
+  makeAll();
+  await nextTick();
+  location.hash = id;
+}
 </script>
 
 <template>
   <nav class="parts" :aria-label="t('setup.access.onThisPage')">
-    <a v-for="[id, words] in parts" :key="id" :href="`#${id}`">{{ words }}</a>
+    <a v-for="[id, words] in parts" :key="id" :href="`#${id}`" @click="jump($event, id)">{{ words }}</a>
   </nav>
 </template>
 

@@ -17,6 +17,7 @@ import PictureChoice from '../pictures/PictureChoice.vue';
 import StopHead from '../frame/StopHead.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
 import ColourPart from './ColourPart.vue';
+import LaterPart from '../../ui/frame/LaterPart.vue';
 
 const { t } = useI18n();
 const plan = usePlan();
@@ -120,94 +121,99 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
         />
       </div>
     </section>
-    <section id="field-banner" aria-labelledby="pictures-part" tabindex="-1">
-      <h2 id="pictures-part">{{ t('setup.look.parts.pictures') }}</h2>
-      <p class="soft">{{ t('setup.look.picturesText') }}</p>
-      <PictureChoice
-        :picture="course.banner"
-        :frames="['banner', 'phone', 'thumbnail']"
-        :readonly="plan.isReadonly"
-        @set="(picture, typing) => setPicture('banner', picture, typing)"
-      />
-      <div v-if="course.banner === null" class="computed">
-        <CoursePictureDrawn :code="course.code" :title="course.title" :seed="course.look.seed" />
-      </div>
-      <details id="field-thumbnail" :open="course.thumbnail !== null">
-        <summary>{{ t('setup.look.ownThumbnail') }}</summary>
+    <LaterPart
+      ><section id="field-banner" aria-labelledby="pictures-part" tabindex="-1">
+        <h2 id="pictures-part">{{ t('setup.look.parts.pictures') }}</h2>
+        <p class="soft">{{ t('setup.look.picturesText') }}</p>
         <PictureChoice
-          :picture="course.thumbnail"
-          :frames="['thumbnail']"
+          :picture="course.banner"
+          :frames="['banner', 'phone', 'thumbnail']"
           :readonly="plan.isReadonly"
-          @set="(picture, typing) => setPicture('thumbnail', picture, typing)"
+          @set="(picture, typing) => setPicture('banner', picture, typing)"
         />
-      </details>
-      <h3>{{ t('setup.look.inLists') }}</h3>
-      <div class="lists">
-        <div class="row">
-          <span class="small">
-            <CroppedPicture v-if="thumbnail" :course-id="course.id" :picture="thumbnail" fills />
-            <CoursePictureDrawn v-else :code="course.code" :title="course.title" :seed="course.look.seed" />
-          </span>
-          <span class="figures">{{ course.code }}</span>
-          <strong>{{ course.title }}</strong>
+        <div v-if="course.banner === null" class="computed">
+          <CoursePictureDrawn :code="course.code" :title="course.title" :seed="course.look.seed" />
         </div>
-        <div class="card">
-          <span class="large">
-            <CroppedPicture v-if="thumbnail" :course-id="course.id" :picture="thumbnail" fills />
-            <CoursePictureDrawn v-else :code="course.code" :title="course.title" :seed="course.look.seed" />
-          </span>
-          <strong>{{ course.title }}</strong>
+        <details id="field-thumbnail" :open="course.thumbnail !== null">
+          <summary>{{ t('setup.look.ownThumbnail') }}</summary>
+          <PictureChoice
+            :picture="course.thumbnail"
+            :frames="['thumbnail']"
+            :readonly="plan.isReadonly"
+            @set="(picture, typing) => setPicture('thumbnail', picture, typing)"
+          />
+        </details>
+        <h3>{{ t('setup.look.inLists') }}</h3>
+        <div class="lists">
+          <div class="row">
+            <span class="small">
+              <CroppedPicture v-if="thumbnail" :course-id="course.id" :picture="thumbnail" fills />
+              <CoursePictureDrawn v-else :code="course.code" :title="course.title" :seed="course.look.seed" />
+            </span>
+            <span class="figures">{{ course.code }}</span>
+            <strong>{{ course.title }}</strong>
+          </div>
+          <div class="card">
+            <span class="large">
+              <CroppedPicture v-if="thumbnail" :course-id="course.id" :picture="thumbnail" fills />
+              <CoursePictureDrawn v-else :code="course.code" :title="course.title" :seed="course.look.seed" />
+            </span>
+            <strong>{{ course.title }}</strong>
+          </div>
         </div>
-      </div>
-    </section>
-    <section aria-labelledby="language-part">
-      <h2 id="language-part">{{ t('setup.look.parts.language') }}</h2>
-      <div class="pair">
-        <SelectField
-          :label="t('setup.look.language.label')"
-          :value="speaks"
-          :options="languages"
-          :disabled="plan.isReadonly"
-          @choose="speak"
-        />
-        <CheckField
-          v-if="course.language !== null"
-          :checked="course.languageHeld"
-          :disabled="plan.isReadonly"
-          @toggle="plan.set(course.id, 'languageHeld', $event, course.languageHeld)"
-          >{{ t('setup.look.language.held') }}</CheckField
-        >
-      </div>
-      <p class="soft">
-        {{
-          t(
-            course.language === null
-              ? 'setup.look.language.readerText'
-              : course.languageHeld
-                ? 'setup.look.language.heldText'
-                : 'setup.look.language.setText',
-          )
-        }}
-      </p>
-    </section>
-    <section aria-labelledby="people-part">
-      <h2 id="people-part">{{ t('setup.look.parts.people') }}</h2>
-      <p class="soft">{{ t('setup.look.peopleText') }}</p>
-      <div v-for="role in ROLES" :key="role" class="pair role">
-        <span>{{ t(`learner.members.roles.${role}`) }}</span>
-        <DraftField
-          v-for="part in ['one', 'many'] as const"
-          :key="part"
-          :name="`${role}-${part}`"
-          :keep-as="`${role} ${part}`"
-          :most="MAX_LABEL"
-          :text="course.roleNames[role]?.[part] ?? ''"
-          :label="t(`setup.look.${part}`)"
-          :readonly="plan.isReadonly"
-          @type="name(role, part, $event)"
-        />
-      </div>
-    </section>
+      </section></LaterPart
+    >
+    <LaterPart
+      ><section aria-labelledby="language-part">
+        <h2 id="language-part">{{ t('setup.look.parts.language') }}</h2>
+        <div class="pair">
+          <SelectField
+            :label="t('setup.look.language.label')"
+            :value="speaks"
+            :options="languages"
+            :disabled="plan.isReadonly"
+            @choose="speak"
+          />
+          <CheckField
+            v-if="course.language !== null"
+            :checked="course.languageHeld"
+            :disabled="plan.isReadonly"
+            @toggle="plan.set(course.id, 'languageHeld', $event, course.languageHeld)"
+            >{{ t('setup.look.language.held') }}</CheckField
+          >
+        </div>
+        <p class="soft">
+          {{
+            t(
+              course.language === null
+                ? 'setup.look.language.readerText'
+                : course.languageHeld
+                  ? 'setup.look.language.heldText'
+                  : 'setup.look.language.setText',
+            )
+          }}
+        </p>
+      </section></LaterPart
+    >
+    <LaterPart
+      ><section aria-labelledby="people-part">
+        <h2 id="people-part">{{ t('setup.look.parts.people') }}</h2>
+        <p class="soft">{{ t('setup.look.peopleText') }}</p>
+        <div v-for="role in ROLES" :key="role" class="pair role">
+          <span>{{ t(`learner.members.roles.${role}`) }}</span>
+          <DraftField
+            v-for="part in ['one', 'many'] as const"
+            :key="part"
+            :name="`${role}-${part}`"
+            :keep-as="`${role} ${part}`"
+            :most="MAX_LABEL"
+            :text="course.roleNames[role]?.[part] ?? ''"
+            :label="t(`setup.look.${part}`)"
+            :readonly="plan.isReadonly"
+            @type="name(role, part, $event)"
+          />
+        </div></section
+    ></LaterPart>
   </div>
 </template>
 

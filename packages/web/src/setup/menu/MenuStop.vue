@@ -13,6 +13,7 @@ import ArrivePart from './ArrivePart.vue';
 import ComparePart from './ComparePart.vue';
 import HomePart from './HomePart.vue';
 import MenuPart from './MenuPart.vue';
+import LaterPart from '../../ui/frame/LaterPart.vue';
 
 const { t, locale } = useI18n();
 const plan = usePlan();
@@ -48,10 +49,10 @@ const address = computed(() => `${location.origin}/courses/${course.value.id}`);
       compact
       @choose="plan.set(course.id, 'menuPlace', $event, course.menuPlace)"
     />
-    <ArrivePart :readonly="plan.isReadonly" />
-    <HomePart :readonly="plan.isReadonly" />
-    <AreaPart :readonly="plan.isReadonly" />
-    <ComparePart :readonly="plan.isReadonly" />
+    <LaterPart><ArrivePart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><HomePart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><AreaPart :readonly="plan.isReadonly" /></LaterPart>
+    <LaterPart><ComparePart :readonly="plan.isReadonly" /></LaterPart>
     <section aria-labelledby="site-part">
       <h2 id="site-part">{{ t('setup.menu.parts.site') }}</h2>
       <p v-if="site">

@@ -320,7 +320,7 @@ provide(OUTLINE_ACTS, {
       </div>
       <ItemPanel
         v-if="openedNode"
-        :key="openedNode.id"
+        :key="openedNode.kind"
         :node="openedNode"
         :readonly="plan.isReadonly"
         :takes-focus="isPressed"

@@ -20,7 +20,7 @@ import TextTools from './TextTools.vue';
 import { takeSelection } from './taken-selection.ts';
 import { tableTools, textTools } from './tools.ts';
 import WideText from './WideText.vue';
-import { plain, useWriting } from './writing.ts';
+import { plain, startAnew, useWriting } from './writing.ts';
 import FilePicker from '../../ui/frame/FilePicker.vue';
 
 const props = defineProps<{
@@ -40,16 +40,15 @@ const uploads = useUploads();
 const labelId = useId();
 /** What was asked for with a tool; what the cursor stands on is shown without being asked. */
 const asked = ref<'link' | 'formula' | null>(null);
+const isWide = ref(false);
 const picker = ref<{ open: () => void } | null>(null);
 const notPicture = ref<string | null>(null);
 
-const { left, length, isTooLong, wrote, flush, isOwn } = useWriting(props.name, (html) =>
-  emit('write', html),
-);
+const { begin, length, isTooLong, wrote, flush, isOwn } = useWriting((html) => emit('write', html));
 
 const editor = useEditor({
   injectCSS: false,
-  content: left ?? props.html ?? '',
+  content: begin(props.name) ?? props.html ?? '',
   editable: props.disabled !== true,
   extensions: EXTENSIONS,
   editorProps: {
@@ -78,6 +77,15 @@ const editor = useEditor({
 });
 
 watch(
+  () => props.name,
+  (name) => {
+    asked.value = null;
+    notPicture.value = null;
+    isWide.value = false;
+    if (editor.value !== undefined) startAnew(editor.value, begin(name) ?? props.html ?? '');
+  },
+);
+watch(
   () => props.html,
   (html) => {
     const now = editor.value;
@@ -105,15 +113,17 @@ function takePictures(files: FileList | readonly File[] | null | undefined, even
   if (pictures.length === 0 || props.disabled) return false;
   // The outline around the editor would make items of them.
   event?.stopPropagation();
-  pictures.forEach((file) => uploads.add(file, arrived));
+  const { name } = props;
+  pictures.forEach((file) => uploads.add(file, (answer) => arrived(answer, name)));
   return true;
 }
 
-function arrived({ hash, name, type }: UploadAnswer): void {
+/** @param into the text that it was sent for. */
+function arrived({ hash, name, type }: UploadAnswer, into: string): void {
   notPicture.value = isPictureType(type) ? null : name;
   if (notPicture.value !== null) return;
   const now = editor.value;
-  if (now === undefined || now.isDestroyed) {
+  if (now === undefined || now.isDestroyed || into !== props.name) {
     plan.tell({ kind: 'problem', code: 'picture_late' });
     return;
   }
@@ -156,7 +166,6 @@ function close(): void {
   editor.value?.commands.focus();
 }
 
-const isWide = ref(false);
 /** Where the editor stands while it is wide. */
 const seat = shallowRef<HTMLElement | null>(null);
 async function moved(): Promise<void> {
@@ -184,6 +193,7 @@ function setFormula(tex: string, isBlock: boolean): void {
 function say(field: 'alt' | 'author' | 'licence', text: string | null): void {
   editor.value?.commands.updateAttributes('picture', { [field]: text });
 }
+defineExpose({ flush });
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** A long text of the plan in its editor: loaded by hash, kept by hash. */
-import { computed } from 'vue';
+/** A long text of the plan in its editor: loaded by hash, kept by hash. The editor stays for the next text. */
+import { computed, ref, watch } from 'vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import { useNodeTitle } from '../node-title.ts';
@@ -21,15 +21,28 @@ const html = computed(() => texts.read(props.hash));
 const isLoading = computed(() => props.hash !== null && html.value === null);
 let writing: Promise<void> = Promise.resolve();
 
+const editor = ref<{ flush: () => void } | null>(null);
+let at = { target: props.target, field: props.field };
+watch(
+  () => [props.target, props.field],
+  () => {
+    // What was written goes where it was written for.
+    editor.value?.flush();
+    at = { target: props.target, field: props.field };
+  },
+  { flush: 'sync' },
+);
+
 function write(next: string | null): void {
-  const { target, field } = props;
+  const { target, field } = at;
   // Hashes come in their own time; texts are set in the order in which they were typed.
-  writing = writing.then(() => plan.setText(target, field, next, props.hash));
+  writing = writing.then(() => plan.setText(target, field, next));
 }
 </script>
 
 <template>
   <RichTextEditor
+    ref="editor"
     :html="html"
     :name="`${target} ${field}`"
     :label="label"

@@ -19,9 +19,22 @@ export function plain(html: string): string {
   return holder.innerHTML;
 }
 
+const STEPS = 'history';
+
+/** Another text in the same editor: of the one before nothing is left, also not to take back. */
+export function startAnew(editor: Editor, html: string): void {
+  editor.commands.setContent(html, { emitUpdate: false });
+  editor.commands.setTextSelection(0);
+  // What can be taken back is the plugin's own state, which begins with it.
+  const steps = editor.state.plugins.find((one) => (one as unknown as { key: string }).key.startsWith(STEPS));
+  if (steps === undefined) return;
+  editor.unregisterPlugin(STEPS);
+  editor.registerPlugin(steps);
+}
+
 export interface Writing {
-  /** What was left too long here before, to begin with. */
-  readonly left: string | null;
+  /** Another text is written from here on. What was left of it, too long to keep: there is that to begin with. */
+  readonly begin: (name: string) => string | null;
   /** Characters of the text as it is written, with its formatting. */
   readonly length: ComputedRef<number>;
   readonly isTooLong: ComputedRef<boolean>;
@@ -33,10 +46,9 @@ export interface Writing {
   readonly isOwn: (stored: string) => boolean;
 }
 
-export function useWriting(name: string, tell: (html: string | null) => void): Writing {
-  const kept = leftDraft(name);
-  const left = kept.get();
-  const length = ref(left?.length ?? 0);
+export function useWriting(tell: (html: string | null) => void): Writing {
+  let kept = leftDraft(undefined);
+  const length = ref(0);
   const written = new Set<string>();
   let waiting: Editor | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -71,8 +83,16 @@ export function useWriting(name: string, tell: (html: string | null) => void): W
     flush();
   });
 
+  function begin(name: string): string | null {
+    kept = leftDraft(name);
+    written.clear();
+    const left = kept.get();
+    length.value = left?.length ?? 0;
+    return left;
+  }
+
   return {
-    left,
+    begin,
     length: computed(() => length.value),
     isTooLong: computed(() => length.value > MAX_TEXT),
     wrote,

@@ -25,7 +25,7 @@ const wrongOf = (text: string): string | null =>
 const { draft, typed, left } = useDraft(
   () => props.text,
   (text) => emit('type', text),
-  { isWrong: (text) => wrongOf(text) !== null, keepAs: props.keepAs },
+  { isWrong: (text) => wrongOf(text) !== null, keepAs: () => props.keepAs },
 );
 const wrong = computed(() => wrongOf(draft.value.trim()));
 const count = computed(() =>

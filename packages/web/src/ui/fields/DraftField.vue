@@ -30,7 +30,7 @@ const wrongOf = (text: string): string | null => tooLong(text, props.most) ?? pr
 const { draft, typed, left } = useDraft(
   () => props.text,
   (text) => emit('type', text),
-  { isWrong: (text) => wrongOf(text) !== null, keepAs: props.keepAs },
+  { isWrong: (text) => wrongOf(text) !== null, keepAs: () => props.keepAs },
 );
 const errors = computed(() => {
   const sentence = wrongOf(draft.value.trim());

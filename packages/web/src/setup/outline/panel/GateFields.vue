@@ -12,7 +12,7 @@ import {
   waitsOf,
 } from '@itinerary/core';
 import type { ChangedBy, CourseNode, DoneRule, FieldValue, GroupWork } from '@itinerary/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { openingSentence } from '../../../learner/words/opening-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
@@ -29,6 +29,10 @@ const { t, locale } = useI18n();
 const plan = usePlan();
 const session = useSession();
 const isWriting = ref(false);
+watch(
+  () => props.node.id,
+  () => (isWriting.value = false),
+);
 
 const read = (field: string): FieldValue =>
   (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
@@ -66,6 +70,23 @@ function chooseDone(by: DoneRule['by'] | 'none'): void {
 const asCourse = computed(() => ({ value: null, title: t('setup.gates.asCourse') }));
 const MODES: readonly GroupWork[] = ['none', 'apart', 'beside'];
 const CHANGED_BY: readonly ChangedBy[] = ['staff', 'learners'];
+// The same list is the same array: a list to choose from is not drawn anew for the next node.
+const doneOptions = computed(() =>
+  doneKinds.value.map((value) => ({ value, title: t(`setup.gates.doneBy.${value}`) })),
+);
+const closedOptions = computed(() => [
+  asCourse.value,
+  { value: 'name' as const, title: t('setup.gates.name') },
+  { value: 'leave_out' as const, title: t('setup.gates.leaveOut') },
+]);
+const groupOptions = computed(() => [
+  asCourse.value,
+  ...MODES.map((value) => ({ value, title: t(`setup.gates.modes.${value}`) })),
+]);
+const changedByOptions = computed(() => [
+  asCourse.value,
+  ...CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) })),
+]);
 
 function audience(id: string, isIn: boolean): void {
   const now = props.node.audience;
@@ -101,18 +122,14 @@ function hold(): void {
         v-if="has('done')"
         :label="t('setup.gates.done')"
         :value="doneBy"
-        :options="doneKinds.map((value) => ({ value, title: t(`setup.gates.doneBy.${value}`) }))"
+        :options="doneOptions"
         :disabled="readonly"
         @choose="chooseDone"
       />
       <SelectField
         :label="t('setup.gates.closed')"
         :value="node.closed"
-        :options="[
-          asCourse,
-          { value: 'name', title: t('setup.gates.name') },
-          { value: 'leave_out', title: t('setup.gates.leaveOut') },
-        ]"
+        :options="closedOptions"
         :disabled="readonly"
         @choose="set('closed', $event)"
       />
@@ -120,7 +137,7 @@ function hold(): void {
         v-if="isContent(node)"
         :label="t('setup.gates.groupWork')"
         :value="node.groupWork"
-        :options="[asCourse, ...MODES.map((value) => ({ value, title: t(`setup.gates.modes.${value}`) }))]"
+        :options="groupOptions"
         :disabled="readonly"
         @choose="set('groupWork', $event)"
       />
@@ -128,10 +145,7 @@ function hold(): void {
         v-if="'changedBy' in node"
         :label="t('setup.access.changedBy.title')"
         :value="node.changedBy"
-        :options="[
-          asCourse,
-          ...CHANGED_BY.map((value) => ({ value, title: t(`setup.access.changedBy.${value}`) })),
-        ]"
+        :options="changedByOptions"
         :disabled="readonly"
         @choose="set('changedBy', $event)"
       />

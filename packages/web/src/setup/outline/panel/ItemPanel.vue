@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** What a section, a folder or an item holds, beside the outline. */
+/**
+ * What a section, a folder or an item holds, beside the outline. For another of the same kind it stays, and is filled
+ * anew: what has words or files of its own on their way stands under the name of the node that they are for.
+ */
 import { IconClock, IconX } from '@tabler/icons-vue';
 import {
   accentSchema,
@@ -39,7 +42,11 @@ const plan = usePlan();
 const session = useSession();
 
 const root = ref<HTMLElement | null>(null);
-useFocusIn(root, () => props.takesFocus);
+useFocusIn(
+  root,
+  () => props.takesFocus,
+  () => props.node.id,
+);
 
 const read = (field: string): FieldValue =>
   (props.node as unknown as Record<string, FieldValue>)[field] ?? null;
@@ -76,6 +83,7 @@ const moments = computed(() => {
   <aside
     ref="root"
     class="panel"
+    data-panel
     tabindex="-1"
     :aria-label="t('setup.outline.panel', { title: node.title ?? t('learner.untitled') })"
     @keydown.esc="emit('close')"
@@ -120,9 +128,21 @@ const moments = computed(() => {
         @set="set('minutes', $event)"
       />
     </div>
-    <AddressField v-if="'address' in node" :target="node.id" :address="node.address" :readonly="readonly" />
-    <FileField v-if="'file' in node" :item="node" :readonly="readonly" />
-    <LengthField v-if="'seconds' in node" :target="node.id" :seconds="node.seconds" :readonly="readonly" />
+    <AddressField
+      v-if="'address' in node"
+      :key="node.id"
+      :target="node.id"
+      :address="node.address"
+      :readonly="readonly"
+    />
+    <FileField v-if="'file' in node" :key="node.id" :item="node" :readonly="readonly" />
+    <LengthField
+      v-if="'seconds' in node"
+      :key="node.id"
+      :target="node.id"
+      :seconds="node.seconds"
+      :readonly="readonly"
+    />
     <DraftField
       v-if="'held' in node"
       name="place"

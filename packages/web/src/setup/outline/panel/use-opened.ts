@@ -15,6 +15,12 @@ export interface Opened {
   readonly press: (id: string) => void;
 }
 
+/** What is typed in the panel counts for the line that it was typed for, and not for the one that comes into it. */
+function leaveField(): void {
+  const field = document.activeElement;
+  if (field instanceof HTMLElement && field.closest('[data-panel]') !== null) field.blur();
+}
+
 export function useOpened(): Opened {
   const plan = usePlan();
   const { isItemOpen } = useActs();
@@ -23,6 +29,7 @@ export function useOpened(): Opened {
   const opened = computed({
     get: () => id.value,
     set: (next) => {
+      if (next !== id.value) leaveField();
       isPressed.value = false;
       id.value = next;
     },

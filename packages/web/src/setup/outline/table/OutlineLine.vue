@@ -11,7 +11,7 @@ import {
   IconTrash,
 } from '@tabler/icons-vue';
 import type { Resolved } from '@itinerary/core';
-import { computed, onUpdated, ref } from 'vue';
+import { computed, onUpdated, ref, watchPostEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../../words/dates.ts';
 import ItemSign from '../../../learner/outline/ItemSign.vue';
@@ -23,6 +23,7 @@ import type { Column } from './columns.ts';
 import MinutesCell from './MinutesCell.vue';
 import MomentCell from './MomentCell.vue';
 import { useOutlineActs } from '../acts/outline-acts.ts';
+import { useLineIndex } from './line-index.ts';
 import { useRowDrag } from './row-drag.ts';
 import type { ItemRow, SectionRow } from './rows.ts';
 import NodeMarks from './NodeMarks.vue';
@@ -34,8 +35,6 @@ const props = defineProps<{
   readonly: boolean;
   opened: boolean;
   selected: boolean;
-  /** Of the lines as they stand, from 1. */
-  index: number;
 }>();
 const emit = defineEmits<{ next: [] }>();
 const acts = useOutlineActs();
@@ -64,6 +63,24 @@ const following = computed(() =>
     : '',
 );
 const name = computed(() => props.row.title ?? following.value);
+/** What its controls are called does not change with its number, which most of what one does changes. */
+const said = computed(() => {
+  const title = name.value;
+  return {
+    select: t('setup.outline.select', { title }),
+    fold: t('setup.outline.fold', { title }),
+    add: t('setup.outline.addTo', { title }),
+    remove: t('setup.outline.removeIt', { title }),
+    minutes: t('setup.outline.minutesOf', { title }),
+    shown: t('setup.outline.shownTo', { title }),
+    open: t('setup.outline.openItem', { title }),
+  };
+});
+/** Where it stands among all lines is written onto it: nothing else of a line has to be drawn for one above it. */
+const indexOf = useLineIndex();
+watchPostEffect(() => {
+  line.value?.setAttribute('aria-rowindex', String(indexOf(props.row.id) + 2));
+});
 
 const words = (resolved: Resolved): string =>
   resolved.kind === 'at'
@@ -94,7 +111,6 @@ const has = (column: Column): boolean => props.columns.includes(column);
   <div
     ref="line"
     role="row"
-    :aria-rowindex="index + 1"
     :aria-selected="selected"
     :class="[
       'line',
@@ -114,7 +130,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         type="checkbox"
         class="select"
         :checked="selected"
-        :aria-label="t('setup.outline.select', { title: name })"
+        :aria-label="said.select"
         data-cell="select"
         @click="acts.select(row.id, $event.shiftKey)"
       />
@@ -131,7 +147,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         type="button"
         class="icon"
         :aria-expanded="!row.folded"
-        :aria-label="t('setup.outline.fold', { title: name })"
+        :aria-label="said.fold"
         tabindex="-1"
         @click="acts.fold(row.id)"
       >
@@ -160,7 +176,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
           v-if="holds"
           type="button"
           class="icon"
-          :aria-label="t('setup.outline.addTo', { title: name })"
+          :aria-label="said.add"
           :title="t('setup.outline.addPage')"
           @click="acts.add(row)"
         >
@@ -169,7 +185,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         <button
           type="button"
           class="icon"
-          :aria-label="t('setup.outline.removeIt', { title: name })"
+          :aria-label="said.remove"
           :title="t('setup.outline.remove')"
           @click="acts.remove(row)"
         >
@@ -211,7 +227,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
       <MinutesCell
         v-else-if="row.kind === 'item' && row.of !== 'heading'"
         :minutes="row.minutes"
-        :label="t('setup.outline.minutesOf', { title: name })"
+        :label="said.minutes"
         :readonly="readonly"
         @typed="row.kind === 'item' && acts.minutes(row, $event)"
       />
@@ -222,7 +238,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         class="icon"
         :disabled="readonly"
         :aria-pressed="row.shown"
-        :aria-label="t('setup.outline.shownTo', { title: name })"
+        :aria-label="said.shown"
         :title="t(row.shown ? 'setup.outline.isShown' : 'setup.outline.isHidden')"
         data-cell="shown"
         @click="acts.shown(row, !row.shown)"
@@ -235,7 +251,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         <button
           type="button"
           class="icon"
-          :aria-label="t('setup.outline.openItem', { title: name })"
+          :aria-label="said.open"
           :title="t('setup.outline.edit')"
           :aria-expanded="opened"
           data-cell="act"

@@ -4,7 +4,7 @@
  * focus stays, wherever it is scrolled to.
  */
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/vue-virtual';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, provide, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays } from '../../../words/dates.ts';
 import { useSession } from '../../../stores/session.ts';
@@ -12,6 +12,7 @@ import { nextCell } from './cells.ts';
 import { COLUMNS, gridTemplate } from './columns.ts';
 import type { Column } from './columns.ts';
 import { useOutlineActs } from '../acts/outline-acts.ts';
+import { LINE_INDEX } from './line-index.ts';
 import OutlineLine from './OutlineLine.vue';
 import { isNodeRow } from './rows.ts';
 import type { OutlineRow } from './rows.ts';
@@ -36,6 +37,7 @@ const ROW_HEIGHT = 34;
 const OVERSCAN = 6;
 const order = computed(() => props.rows.filter(isNodeRow).map(({ id }) => id));
 const at = computed(() => new Map(props.rows.map((row, index) => [row.id, index])));
+provide(LINE_INDEX, (id) => at.value.get(id) ?? 0);
 
 const virtualizer = useVirtualizer(
   computed(() => ({
@@ -219,7 +221,6 @@ defineExpose({ focus });
           <OutlineLine
             v-if="isNodeRow(row)"
             :row="row"
-            :index="index + 1"
             :columns="columns"
             :readonly="readonly"
             :opened="row.id === opened"

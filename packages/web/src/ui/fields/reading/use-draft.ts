@@ -10,28 +10,32 @@ import { leftDraft } from './left-drafts.ts';
 interface More {
   /** Such a text is not told. */
   readonly isWrong?: (text: string) => boolean;
-  /** Under this name, what was wrong is there again when the field comes back. */
-  readonly keepAs?: string | undefined;
+  /** Under this name, what was wrong is there again when the field comes back; under another, it is another field. */
+  readonly keepAs?: () => string | undefined;
 }
 
 export function useDraft(
   stored: () => string,
   commit: (text: string) => void,
-  { isWrong = () => false, keepAs }: More = {},
+  { isWrong = () => false, keepAs = () => undefined }: More = {},
 ): {
   readonly draft: Ref<string>;
   readonly typed: (text: string) => void;
   readonly left: () => void;
 } {
-  const kept = leftDraft(keepAs);
+  let kept = leftDraft(keepAs());
   const draft = ref(kept.get() ?? stored());
   const isHeld = (): boolean => isWrong(draft.value.trim());
-  watch(stored, (now) => {
-    if (draft.value.trim() !== now && !isHeld()) draft.value = now;
+  const keep = (stood: string): void =>
+    kept.keep(isHeld() && draft.value.trim() !== stood ? draft.value : null);
+  watch([keepAs, stored], ([name, now], [nameBefore, stood]) => {
+    if (name !== nameBefore) {
+      keep(stood);
+      kept = leftDraft(name);
+      draft.value = kept.get() ?? now;
+    } else if (draft.value.trim() !== now && !isHeld()) draft.value = now;
   });
-  if (getCurrentInstance() !== null) {
-    onBeforeUnmount(() => kept.keep(isHeld() && draft.value.trim() !== stored() ? draft.value : null));
-  }
+  if (getCurrentInstance() !== null) onBeforeUnmount(() => keep(stored()));
   return {
     draft,
     typed: (text) => {
