@@ -110,21 +110,14 @@ try {
     const before = await page.locator('main h1').elementHandle();
     return async () => {
       await press();
-      await page.evaluate(
-        (old) =>
-          new Promise<void>((done) => {
-            const look = (): void => {
-              const heading = document.querySelector('main h1');
-              if (heading !== null && heading !== old) done();
-              else setTimeout(look, 5);
-            };
-            look();
-          }),
-        before,
-      );
+      await page.waitForFunction((old) => ![null, old].includes(document.querySelector('main h1')), before, {
+        polling: 10,
+      });
     };
   };
-  const open = async (stop: string): Promise<void> => (await opening(stop))();
+  const open = async (stop: string): Promise<void> => {
+    if (!page.url().endsWith(`/${stop}`)) await (await opening(stop))();
+  };
   const allMade = (): Promise<unknown> =>
     page.waitForFunction(() => document.querySelector('[data-later]') === null, null, { polling: 100 });
   await page.goto(`${base}/setup/${id}/outline`);
