@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useId } from 'vue';
+import { ref, useId, watch } from 'vue';
 import { VDialog } from 'vuetify/components/VDialog';
 import { useBehind } from './behind.ts';
 
@@ -7,10 +7,19 @@ defineProps<{ title: string; width?: number }>();
 const open = defineModel<boolean>({ required: true });
 const headingId = useId();
 useBehind(open);
+/** A page has many of them, and most are never opened: until it is, there is nothing of it. */
+const isUsed = ref(open.value);
+watch(
+  open,
+  (is) => {
+    if (is) isUsed.value = true;
+  },
+  { flush: 'sync' },
+);
 </script>
 
 <template>
-  <VDialog v-model="open" :max-width="width ?? 520" :aria-labelledby="headingId">
+  <VDialog v-if="isUsed" v-model="open" :max-width="width ?? 520" :aria-labelledby="headingId">
     <section class="dialog">
       <header class="dialog-head">
         <h2 :id="headingId">{{ title }}</h2>
