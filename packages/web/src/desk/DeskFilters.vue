@@ -3,7 +3,7 @@ import type { DeskCourse, InstitutionAnswer } from '@itinerary/contract';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FindField from '../ui/fields/FindField.vue';
-import SelectField from '../ui/fields/SelectField.vue';
+import SelectField from '../ui/fields/choice/SelectField.vue';
 import type { DeskFilter } from './filter.ts';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; terms: InstitutionAnswer['terms'] }>();

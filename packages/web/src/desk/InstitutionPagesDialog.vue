@@ -12,7 +12,7 @@ import { AREA_PATHS } from '../words/menu-words.ts';
 import { newId } from '../stores/new-id.ts';
 import { useSession } from '../stores/session.ts';
 import IconButton from '../ui/frame/IconButton.vue';
-import SelectField from '../ui/fields/SelectField.vue';
+import SelectField from '../ui/fields/choice/SelectField.vue';
 import KeepingDialog from './KeepingDialog.vue';
 import { useKeeping } from './use-keeping.ts';
 import { useForm } from '../ui/fields/reading/refusals.ts';

@@ -12,9 +12,9 @@ import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import DraftField from '../ui/fields/DraftField.vue';
 import CodeField from '../ui/fields/CodeField.vue';
-import DayField from '../ui/fields/DayField.vue';
+import DayField from '../ui/fields/when/DayField.vue';
 import NumberField from '../ui/fields/NumberField.vue';
-import PurposeTiles from '../ui/fields/PurposeTiles.vue';
+import PurposeTiles from '../ui/fields/choice/PurposeTiles.vue';
 import { useForm } from '../ui/fields/reading/refusals.ts';
 import PushButton from '../ui/frame/PushButton.vue';
 

@@ -3,11 +3,11 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ColourField from '../ui/fields/ColourField.vue';
-import DayField from '../ui/fields/DayField.vue';
-import DurationField from '../ui/fields/DurationField.vue';
+import DayField from '../ui/fields/when/DayField.vue';
+import DurationField from '../ui/fields/when/DurationField.vue';
 import NumberField from '../ui/fields/NumberField.vue';
-import TimeField from '../ui/fields/TimeField.vue';
-import ZoneField from '../ui/fields/ZoneField.vue';
+import TimeField from '../ui/fields/when/TimeField.vue';
+import ZoneField from '../ui/fields/when/ZoneField.vue';
 
 const { t } = useI18n();
 /** Headings are the names of files, in every language. */

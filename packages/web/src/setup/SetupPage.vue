@@ -10,7 +10,7 @@ import { offerCommands } from '../stores/commands.ts';
 import { useLive } from '../stores/live.ts';
 import { usePlan } from '../stores/plan.ts';
 import { useSeeing } from '../stores/seeing.ts';
-import { COURSE_DAYS } from '../ui/fields/day-context.ts';
+import { COURSE_DAYS } from '../ui/fields/when/day-context.ts';
 import { FIELD_STATE } from '../ui/fields/reading/field-state.ts';
 import { keepFocusInView } from '../ui/frame/in-view.ts';
 import AppBar from '../ui/frame/AppBar.vue';

@@ -10,11 +10,11 @@ import type { Component } from 'vue';
 import { CASES } from '../../../core/test/typed/cases.ts';
 import CellField from '../../src/ui/fields/CellField.vue';
 import ColourField from '../../src/ui/fields/ColourField.vue';
-import DayField from '../../src/ui/fields/DayField.vue';
+import DayField from '../../src/ui/fields/when/DayField.vue';
 import DraftField from '../../src/ui/fields/DraftField.vue';
-import DurationField from '../../src/ui/fields/DurationField.vue';
+import DurationField from '../../src/ui/fields/when/DurationField.vue';
 import NumberField from '../../src/ui/fields/NumberField.vue';
-import TimeField from '../../src/ui/fields/TimeField.vue';
+import TimeField from '../../src/ui/fields/when/TimeField.vue';
 import { enough, runs } from '../../../core/test/support/runs.ts';
 import { showing } from '../support/mounted.ts';
 

@@ -11,7 +11,7 @@ import { makeAll, makeLater } from '../../src/ui/frame/later.ts';
 import { showing } from '../support/mounted.ts';
 
 const mounted = showing();
-beforeEach(() => jest.useFakeTimers());
+beforeEach(() => void jest.useFakeTimers());
 afterEach(() => {
   makeAll();
   jest.runAllTimers();

@@ -11,7 +11,7 @@ import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import CourseFacts from '../../src/learner/course/CourseFacts.vue';
 import ArrangedRow from '../../src/setup/menu/ArrangedRow.vue';
 import UnfoldingLine from '../../src/setup/messages/UnfoldingLine.vue';
-import SelectField from '../../src/ui/fields/SelectField.vue';
+import SelectField from '../../src/ui/fields/choice/SelectField.vue';
 import PlainTable from '../../src/ui/frame/PlainTable.vue';
 import { showing } from '../support/mounted.ts';
 

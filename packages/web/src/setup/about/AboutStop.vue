@@ -10,7 +10,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import CodeField from '../../ui/fields/CodeField.vue';
-import PurposeTiles from '../../ui/fields/PurposeTiles.vue';
+import PurposeTiles from '../../ui/fields/choice/PurposeTiles.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
 import NumberField from '../../ui/fields/NumberField.vue';
 import StopHead from '../frame/StopHead.vue';

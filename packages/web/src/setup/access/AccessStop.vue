@@ -10,7 +10,7 @@ import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FieldFrame from '../../ui/fields/FieldFrame.vue';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 import { useActs } from '../frame/acts.ts';
 import PartLinks from '../frame/PartLinks.vue';
 import StopHead from '../frame/StopHead.vue';

@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
 import DraftField from '../../ui/fields/DraftField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';

@@ -6,9 +6,9 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/fields/DayField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
-import TimeField from '../../ui/fields/TimeField.vue';
+import TimeField from '../../ui/fields/when/TimeField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();

@@ -5,8 +5,8 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
-import DayField from '../../ui/fields/DayField.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import { useWhyWords } from './why-words.ts';
 
 defineProps<{ readonly: boolean }>();

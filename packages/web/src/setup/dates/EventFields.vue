@@ -8,11 +8,11 @@ import { VTextField } from 'vuetify/components/VTextField';
 import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/fields/DayField.vue';
-import DurationField from '../../ui/fields/DurationField.vue';
-import TimeField from '../../ui/fields/TimeField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
+import DurationField from '../../ui/fields/when/DurationField.vue';
+import TimeField from '../../ui/fields/when/TimeField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();

@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 import FormatDiagram from './FormatDiagram.vue';
 
 defineProps<{ readonly: boolean }>();

@@ -8,7 +8,7 @@ import { VSelect } from 'vuetify/components/VSelect';
 import { weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import FieldFrame from '../../ui/fields/FieldFrame.vue';
-import TimeField from '../../ui/fields/TimeField.vue';
+import TimeField from '../../ui/fields/when/TimeField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();

@@ -7,8 +7,8 @@ import { useI18n } from 'vue-i18n';
 import { formatDay } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import ChoiceList from '../../ui/fields/ChoiceList.vue';
-import DayField from '../../ui/fields/DayField.vue';
+import ChoiceList from '../../ui/fields/choice/ChoiceList.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
 import NumberField from '../../ui/fields/NumberField.vue';
 
 defineProps<{ readonly: boolean }>();

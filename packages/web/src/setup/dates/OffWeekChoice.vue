@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays, weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 
 defineProps<{ readonly: boolean }>();
 const emit = defineEmits<{ propose: [edits: readonly Edit[]] }>();

@@ -5,8 +5,8 @@ import type { Pause } from '@itinerary/core';
 import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
-import DayField from '../../ui/fields/DayField.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 

@@ -4,9 +4,9 @@ import { IconPin, IconPinnedFilled } from '@tabler/icons-vue';
 import { MAX_SPAN, setField } from '@itinerary/core';
 import type { Edit, Section } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import DayField from '../../ui/fields/DayField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
 import NumberField from '../../ui/fields/NumberField.vue';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { usePlan } from '../../stores/plan.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 

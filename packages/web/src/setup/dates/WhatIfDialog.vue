@@ -13,7 +13,7 @@ import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import type { Proposals } from './what-if.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 
 const props = defineProps<{ proposals: Proposals }>();
 const { t, locale } = useI18n();

@@ -5,7 +5,7 @@ import type { ComputedRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import type { CourseDays, DayMark } from '../../ui/fields/day-context.ts';
+import type { CourseDays, DayMark } from '../../ui/fields/when/day-context.ts';
 import { plannedTitle } from '../node-title.ts';
 
 export function courseDays(): ComputedRef<CourseDays> {

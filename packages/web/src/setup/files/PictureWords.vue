@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What is said of a picture: what it shows, or that it is decoration; whose it is, and how it may be used. */
 import { useI18n } from 'vue-i18n';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
 
 type Words = 'alt' | 'author' | 'licence';

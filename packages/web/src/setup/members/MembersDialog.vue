@@ -10,10 +10,10 @@ import { usePlan } from '../../stores/plan.ts';
 import { roleWord } from '../../words/own-words.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import FindField from '../../ui/fields/FindField.vue';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import BareButton from '../../ui/frame/BareButton.vue';
 
 const props = defineProps<{ courseId: string }>();

@@ -14,7 +14,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { useMenu } from './use-menu.ts';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
 import DraftField from '../../ui/fields/DraftField.vue';

@@ -5,7 +5,7 @@ import type { Area } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import AreaSign from '../../learner/shell/AreaSign.vue';
 import { usePlan } from '../../stores/plan.ts';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();

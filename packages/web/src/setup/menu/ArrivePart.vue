@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { useActs } from '../frame/acts.ts';
 import { useNodeTitle } from '../node-title.ts';
 import StartPageDialog from './StartPageDialog.vue';

@@ -10,7 +10,7 @@ import { ownWords } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { useEntryWords } from './entry-words.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 

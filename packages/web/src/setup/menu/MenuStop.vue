@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ownWords } from '../../words/own-words.ts';
 import { usePlan } from '../../stores/plan.ts';
-import ChoiceTiles from '../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 import PartLinks from '../frame/PartLinks.vue';
 import StopHead from '../frame/StopHead.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';

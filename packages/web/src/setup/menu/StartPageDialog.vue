@@ -16,7 +16,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
 import { useForm } from '../../ui/fields/reading/refusals.ts';

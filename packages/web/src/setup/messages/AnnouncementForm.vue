@@ -8,7 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
 import { asRef } from '../files/arrivals.ts';
 import MomentForm from '../outline/dialogs/MomentForm.vue';

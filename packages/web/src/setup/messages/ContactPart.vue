@@ -9,7 +9,7 @@ import { roleWord } from '../../words/own-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import IconButton from '../../ui/frame/IconButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
 import MoveButtons from '../fields/MoveButtons.vue';
 import PictureChoice from '../pictures/PictureChoice.vue';

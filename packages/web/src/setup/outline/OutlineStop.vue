@@ -19,8 +19,8 @@ import { fold } from '../../words/fold.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FindField from '../../ui/fields/FindField.vue';
-import type { SelectOption } from '../../ui/fields/select-option.ts';
-import SelectField from '../../ui/fields/SelectField.vue';
+import type { SelectOption } from '../../ui/fields/choice/select-option.ts';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { useNodeTitle } from '../node-title.ts';
 import { relinkCopies } from '../text/copied-links.ts';
 import LoadDialog from '../load/LoadDialog.vue';
@@ -48,7 +48,7 @@ import SelectionBar from './table/SelectionBar.vue';
 import { useSelection } from './table/selection.ts';
 import WorkDialog from './dialogs/WorkDialog.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 
 type Node = SectionRow | ItemRow;
 

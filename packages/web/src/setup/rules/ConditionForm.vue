@@ -5,7 +5,7 @@ import type { Condition } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import NumberField from '../../ui/fields/NumberField.vue';
-import SelectField from '../../ui/fields/SelectField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 import type { ConditionKind } from './condition-choices.ts';

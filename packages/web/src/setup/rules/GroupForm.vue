@@ -9,7 +9,7 @@ import IconButton from '../../ui/frame/IconButton.vue';
 import ConditionForm from './ConditionForm.vue';
 import { useConditionChoices } from './condition-choices.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
-import ChoiceList from '../../ui/fields/ChoiceList.vue';
+import ChoiceList from '../../ui/fields/choice/ChoiceList.vue';
 
 const props = defineProps<{ node: string; depth: number }>();
 const group = defineModel<ConditionGroup>({ required: true });

@@ -21,7 +21,7 @@ import { useSeeing } from '../../stores/seeing.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import { useWhyWords } from '../access/why-words.ts';
-import CheckField from '../../ui/fields/CheckField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import GroupForm from './GroupForm.vue';
 import PushButton from '../../ui/frame/PushButton.vue';

@@ -8,9 +8,9 @@ import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import type { SeenRole } from '../../stores/seeing.ts';
-import DayField from '../../ui/fields/DayField.vue';
-import SelectField from '../../ui/fields/SelectField.vue';
-import CheckField from '../../ui/fields/CheckField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import { PROGRESS } from '../../stores/example-deeds.ts';
 import { useRoleOfExample } from './use-who.ts';
 

@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { formatDay, formatTime } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/fields/DayField.vue';
+import DayField from '../../ui/fields/when/DayField.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { useActs } from '../frame/acts.ts';
 import BareButton from '../../ui/frame/BareButton.vue';

@@ -5,9 +5,9 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
-import ChoiceTiles from '../../../ui/fields/ChoiceTiles.vue';
+import ChoiceTiles from '../../../ui/fields/choice/ChoiceTiles.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
-import CheckField from '../../../ui/fields/CheckField.vue';
+import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import NumberField from '../../../ui/fields/NumberField.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 

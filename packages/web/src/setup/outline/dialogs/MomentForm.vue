@@ -7,12 +7,12 @@ import { useI18n } from 'vue-i18n';
 import { weekdayName } from '../../../words/dates.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useNodeTitle } from '../../node-title.ts';
-import ChoiceList from '../../../ui/fields/ChoiceList.vue';
-import DayField from '../../../ui/fields/DayField.vue';
-import TimeField from '../../../ui/fields/TimeField.vue';
-import type { SelectOption } from '../../../ui/fields/select-option.ts';
+import ChoiceList from '../../../ui/fields/choice/ChoiceList.vue';
+import DayField from '../../../ui/fields/when/DayField.vue';
+import TimeField from '../../../ui/fields/when/TimeField.vue';
+import type { SelectOption } from '../../../ui/fields/choice/select-option.ts';
 import NumberField from '../../../ui/fields/NumberField.vue';
-import SelectField from '../../../ui/fields/SelectField.vue';
+import SelectField from '../../../ui/fields/choice/SelectField.vue';
 
 const props = defineProps<{
   id: string;

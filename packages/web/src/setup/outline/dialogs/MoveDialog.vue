@@ -4,7 +4,7 @@ import { isHolder, livingSections, numberOf, subtree } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
-import SelectField from '../../../ui/fields/SelectField.vue';
+import SelectField from '../../../ui/fields/choice/SelectField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import type { Seat } from '../acts/moves.ts';
 import { useNodeTitle } from '../../node-title.ts';

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import DraftField from '../../../ui/fields/DraftField.vue';
 import { useForm } from '../../../ui/fields/reading/refusals.ts';
-import CheckField from '../../../ui/fields/CheckField.vue';
+import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import { formula } from '../formulas.ts';
 import PushButton from '../../../ui/frame/PushButton.vue';
 

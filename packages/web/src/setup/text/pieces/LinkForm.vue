@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { usePlan } from '../../../stores/plan.ts';
 import { VTextField } from 'vuetify/components/VTextField';
-import ChoiceList from '../../../ui/fields/ChoiceList.vue';
+import ChoiceList from '../../../ui/fields/choice/ChoiceList.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 
 const props = defineProps<{

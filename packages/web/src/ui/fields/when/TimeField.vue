@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** A time of day, of twenty-four hours; or none. */
 import { readTime } from '@itinerary/core';
-import { orExpected } from './reading/expected.ts';
-import TypedField from './TypedField.vue';
+import { orExpected } from '../reading/expected.ts';
+import TypedField from '../TypedField.vue';
 
 const props = withDefaults(
   defineProps<{

@@ -6,13 +6,13 @@ import type { Reading } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VMenu } from 'vuetify/components/VMenu';
-import { formatDay } from '../../words/dates.ts';
-import IconButton from '../frame/IconButton.vue';
+import { formatDay } from '../../../words/dates.ts';
+import IconButton from '../../frame/IconButton.vue';
 import { useCourseDays } from './day-context.ts';
 import MonthPicker from './MonthPicker.vue';
-import { orExpected } from './reading/expected.ts';
-import TypedField from './TypedField.vue';
-import { typedIn } from './reading/typed-in.ts';
+import { orExpected } from '../reading/expected.ts';
+import TypedField from '../TypedField.vue';
+import { typedIn } from '../reading/typed-in.ts';
 
 defineOptions({ inheritAttrs: false });
 const props = withDefaults(

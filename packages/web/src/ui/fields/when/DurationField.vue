@@ -2,10 +2,10 @@
 /** How long something takes, in minutes; typed as people do, and shown in hours and minutes. */
 import { readDuration } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { formatMinutes } from '../../words/dates.ts';
-import { orExpected } from './reading/expected.ts';
-import TypedField from './TypedField.vue';
-import { typedIn } from './reading/typed-in.ts';
+import { formatMinutes } from '../../../words/dates.ts';
+import { orExpected } from '../reading/expected.ts';
+import TypedField from '../TypedField.vue';
+import { typedIn } from '../reading/typed-in.ts';
 
 const props = withDefaults(
   defineProps<{

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VBtn } from 'vuetify/components/VBtn';
 import { VDatePicker } from 'vuetify/components/VDatePicker';
-import { formatDay } from '../../words/dates.ts';
+import { formatDay } from '../../../words/dates.ts';
 import { useCourseDays } from './day-context.ts';
 import type { DayMark } from './day-context.ts';
 

@@ -4,8 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { useCourseDays } from './day-context.ts';
-import { useRefusals } from './reading/refusals.ts';
-import { typedIn } from './reading/typed-in.ts';
+import { useRefusals } from '../reading/refusals.ts';
+import { typedIn } from '../reading/typed-in.ts';
 
 type Zones = typeof import('@itinerary/core/zones');
 

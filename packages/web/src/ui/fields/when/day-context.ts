@@ -1,7 +1,7 @@
 /** What fields for days know of where they stand: today, the course's days, and what each day is in it. */
 import { inject } from 'vue';
 import type { ComputedRef, InjectionKey } from 'vue';
-import { useSession } from '../../stores/session.ts';
+import { useSession } from '../../../stores/session.ts';
 
 export interface DayMark {
   readonly kind: 'week' | 'pause' | 'last';
