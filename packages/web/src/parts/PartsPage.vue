@@ -8,6 +8,8 @@ import { IconPencil, IconTrash } from '@tabler/icons-vue';
 import { computed, provide, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useSession } from '../stores/session.ts';
+import { LOCALES } from '../words/i18n.ts';
+import type { Locale } from '../words/i18n.ts';
 import CheckField from '../ui/fields/choice/CheckField.vue';
 import ChoiceList from '../ui/fields/choice/ChoiceList.vue';
 import ChoiceTiles from '../ui/fields/choice/ChoiceTiles.vue';
@@ -15,7 +17,9 @@ import { COURSE_DAYS } from '../ui/fields/when/day-context.ts';
 import type { DayMark } from '../ui/fields/when/day-context.ts';
 import FindField from '../ui/fields/FindField.vue';
 import MonthPicker from '../ui/fields/when/MonthPicker.vue';
+import PersonField from '../ui/fields/choice/PersonField.vue';
 import SelectField from '../ui/fields/choice/SelectField.vue';
+import SeveralField from '../ui/fields/choice/SeveralField.vue';
 import AppBar from '../ui/frame/AppBar.vue';
 import DialogBox from '../ui/frame/DialogBox.vue';
 import IconButton from '../ui/frame/IconButton.vue';
@@ -31,7 +35,7 @@ const session = useSession();
 const FILES = {
   all: 'ui',
   buttons: 'PushButton',
-  choices: 'SelectField, CheckField, ChoiceList, ChoiceTiles, FindField',
+  choices: 'SelectField, SeveralField, PersonField, CheckField, ChoiceList, ChoiceTiles, FindField',
   tables: 'MonthPicker, PlainTable',
   dialog: 'DialogBox',
 };
@@ -48,6 +52,14 @@ const appearances = computed(() =>
 );
 const tiles = computed(() => appearances.value.map((one) => ({ ...one, text: t('common.signIn.promise') })));
 const appearance = ref<'system' | 'light' | 'dark'>('light');
+const languages = computed(() => LOCALES.map((value) => ({ value, title: t(`common.languages.${value}`) })));
+const several = ref<Locale[]>(['en', 'ar']);
+const people = [
+  { id: 'ines', name: 'Inês Carvalhal', about: 'ines.carvalhal@ternpoint.example' },
+  { id: 'noor', name: 'Noor Rahimi', about: 'noor.rahimi@ternpoint.example' },
+  { id: 'pavel', name: 'Pavel Dvořan', about: 'pavel.dvoran@ternpoint.example' },
+];
+const person = ref<string | null>('noor');
 const isTrue = ref(true);
 const isOpen = ref(false);
 const find = ref('');
@@ -108,6 +120,14 @@ provide(
           :options="appearances"
           @choose="appearance = $event"
         />
+        <SeveralField
+          :label="t('common.account.language')"
+          :values="several"
+          :options="languages"
+          chips
+          @choose="several = $event"
+        />
+        <PersonField label="person" :person="person" :people="people" @choose="person = $event" />
         <FindField v-model="find" :label="t('common.palette.find')" />
         <CheckField :checked="isTrue" @toggle="isTrue = $event">{{ t('common.signIn.promise') }}</CheckField>
         <CheckField :checked="!isTrue" disabled>{{ t('common.signIn.promise') }}</CheckField>

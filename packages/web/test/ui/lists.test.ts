@@ -6,16 +6,69 @@
 import { describe, expect, test } from '@jest/globals';
 import { courseView, ANY_LEARNER } from '@itinerary/core';
 import type { VueWrapper } from '@vue/test-utils';
+import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { VSelect } from 'vuetify/components/VSelect';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import CourseFacts from '../../src/learner/course/CourseFacts.vue';
 import ArrangedRow from '../../src/setup/menu/ArrangedRow.vue';
 import UnfoldingLine from '../../src/setup/messages/UnfoldingLine.vue';
+import PersonField from '../../src/ui/fields/choice/PersonField.vue';
 import SelectField from '../../src/ui/fields/choice/SelectField.vue';
+import SeveralField from '../../src/ui/fields/choice/SeveralField.vue';
 import PlainTable from '../../src/ui/frame/PlainTable.vue';
 import { showing } from '../support/mounted.ts';
 
 const show = showing();
+
+describe('a list to choose several from', () => {
+  const options = [1, 2, 3].map((value) => ({ value, title: `Day ${value}` }));
+  const choose = (wrapper: VueWrapper, values: readonly number[]): void =>
+    wrapper.findComponent(VSelect).vm.$emit('update:modelValue', values);
+
+  test('gives them in the order of the list, and no fewer than have to stay', () => {
+    const wrapper = show(SeveralField, { props: { label: 'Days', values: [3], options, least: 1 } });
+    choose(wrapper, [3, 1]);
+    choose(wrapper, []);
+    expect(wrapper.emitted('choose')).toEqual([[[1, 3]]]);
+  });
+
+  test('holds nothing that is no longer there to choose', () => {
+    const wrapper = show(SeveralField, { props: { label: 'Days', values: [9, 2], options } });
+    expect(wrapper.findComponent(VSelect).props('modelValue')).toEqual([2]);
+  });
+});
+
+describe('a person to choose', () => {
+  const people = [
+    { id: 'a', name: 'Inês Carvalhal', about: 'ines@ternpoint.example' },
+    { id: 'b', name: 'Pavel Dvořan', about: 'pavel@ternpoint.example' },
+  ];
+  const finds = (wrapper: VueWrapper, query: string): string[] => {
+    const filter = wrapper.findComponent(VAutocomplete).props('customFilter') as (
+      title: string,
+      query: string,
+      item: { readonly value: string },
+    ) => boolean;
+    return people.filter(({ id, name }) => filter(name, query, { value: id })).map(({ id }) => id);
+  };
+
+  test('is found by some letters of name or address, in any order, without accents', () => {
+    const wrapper = show(PersonField, { props: { label: 'Who', person: null, people } });
+    expect(
+      ['ines', 'carv INES', 'dvoran', 'pavel@', 'ternpoint', 'nobody'].map((q) => finds(wrapper, q)),
+    ).toEqual([['a'], ['a'], ['b'], ['b'], ['a', 'b'], []]);
+  });
+
+  test('is given once, and taken off only where there may be nobody', () => {
+    const give = (required: boolean, ...ids: readonly (string | null)[]): unknown => {
+      const wrapper = show(PersonField, { props: { label: 'Who', person: 'a', people, required } });
+      for (const id of ids) wrapper.findComponent(VAutocomplete).vm.$emit('update:modelValue', id);
+      return wrapper.emitted('choose');
+    };
+    expect(give(false, 'a', 'b', null)).toEqual([['b'], [null]]);
+    expect(give(true, null)).toBeUndefined();
+  });
+});
 
 describe('a list to choose from', () => {
   const options = [

@@ -28,6 +28,7 @@ export default {
   },
   toDesk: 'إلى مكتبك',
   broken: 'تعطّل شيء في هذه الصفحة. ما حُفظ في أمان؛ أعد تحميل الصفحة لتواصل.',
+  people: { none: 'لا أحد بهذا الاسم' },
   languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'عائق', advice: 'نصيحة' },
   states: { draft: 'مسودة', live: 'مفتوح', archived: 'مؤرشف' },

@@ -28,6 +28,7 @@ export default {
   },
   toDesk: 'To your desk',
   broken: 'Something on this page broke. What you saved is safe; load the page again to go on.',
+  people: { none: 'Nobody is called that' },
   languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'Blocker', advice: 'Advice' },
   states: { draft: 'Draft', live: 'Live', archived: 'Archived' },

@@ -28,6 +28,7 @@ export default {
   },
   toDesk: 'A tu mesa',
   broken: 'Algo ha fallado en esta página. Lo guardado está a salvo; vuelve a cargarla para seguir.',
+  people: { none: 'Nadie se llama así' },
   languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'Impedimento', advice: 'Consejo' },
   states: { draft: 'Borrador', live: 'En marcha', archived: 'Archivado' },

@@ -29,6 +29,7 @@ export default {
   toDesk: 'Vers votre bureau',
   broken:
     'Quelque chose s’est cassé sur cette page. Ce qui est enregistré est en sûreté ; rechargez la page pour continuer.',
+  people: { none: 'Personne ne porte ce nom' },
   languages: { en: 'English', es: 'Español', fr: 'Français', ar: 'العربية' },
   severities: { blocker: 'Obstacle', advice: 'Conseil' },
   states: { draft: 'Brouillon', live: 'Ouvert', archived: 'Archivé' },

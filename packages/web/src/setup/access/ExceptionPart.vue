@@ -16,6 +16,8 @@ import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import { NOTHING_CHOSEN } from '../../ui/fields/choice/select-option.ts';
+import PersonField from '../../ui/fields/choice/PersonField.vue';
+import type { Choosable } from '../../ui/fields/choice/PersonField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useWhyWords } from './why-words.ts';
@@ -120,18 +122,9 @@ const nodes = computed(() => [
     .filter((one) => field.value !== 'due' || 'due' in one)
     .map(({ id }) => ({ value: id, title: words.named(id) })),
 ]);
-const everybody = computed(() => [
-  NOTHING_CHOSEN,
-  ...Object.entries(course.value.groups).map(([id, { name }]) => ({
-    value: `group ${id}`,
-    title: name,
-    group: t('setup.access.parts.groups'),
-  })),
-  ...members.value.map(({ person, name }) => ({
-    value: `person ${person}`,
-    title: name,
-    group: t('setup.seeing.onTheCourse'),
-  })),
+const everybody = computed((): readonly Choosable[] => [
+  ...Object.entries(course.value.groups).map(([id, { name }]) => ({ id: `group ${id}`, name })),
+  ...members.value.map(({ person, name }) => ({ id: `person ${person}`, name })),
 ]);
 function begin(): void {
   who.value = '';
@@ -225,11 +218,12 @@ async function save(): Promise<void> {
     <p v-if="failure && !isAdding" class="failure" role="alert">{{ failure }}</p>
     <DialogBox v-model="isAdding" :title="t('setup.access.exceptions.add')" :width="620">
       <div class="fields">
-        <SelectField
+        <PersonField
+          class="who"
           :label="t('setup.access.exceptions.who')"
-          :value="who"
-          :options="everybody"
-          @choose="who = $event"
+          :person="who === '' ? null : who"
+          :people="everybody"
+          @choose="who = $event ?? ''"
         />
         <SelectField
           :label="t('setup.access.exceptions.field')"

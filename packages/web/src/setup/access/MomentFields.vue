@@ -1,27 +1,24 @@
 <script setup lang="ts">
-/** A day and a time by the course's own clocks, set together; or none. */
+/** A moment by the course's own clocks, set with one press; or none. */
 import { instantOf } from '@itinerary/core';
 import type { LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import DayField from '../../ui/fields/when/DayField.vue';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
-import TimeField from '../../ui/fields/when/TimeField.vue';
+import MomentField from '../../ui/fields/when/MomentField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = defineProps<{ moment: LocalMoment | null; label: string; name: string; act?: string }>();
 const emit = defineEmits<{ set: [moment: LocalMoment | null] }>();
 const { t } = useI18n();
-const day = ref<string | null>(null);
-const time = ref('08:00');
+/** Before the first class of a day. */
+const USUAL = '08:00';
+const asked = ref<LocalMoment | null>(null);
 watch(
   () => props.moment,
-  (now) => {
-    day.value = now?.day ?? null;
-    time.value = now?.time ?? '08:00';
-  },
+  (now) => (asked.value = now),
   { immediate: true },
 );
 const form = useForm();
@@ -29,28 +26,31 @@ const plan = usePlan();
 const session = useSession();
 /** What is set to a moment that is past would happen at once, which nobody means who sets a moment. */
 const past = computed(() => {
-  if (day.value === null || plan.course === null || isSame.value) return null;
-  const at = instantOf(plan.course, { day: day.value, time: time.value });
+  if (asked.value === null || plan.course === null || isSame.value) return null;
+  const at = instantOf(plan.course, asked.value);
   return at <= Date.parse(session.now()) ? t('setup.access.momentPast') : null;
 });
-const isWhole = computed(() => day.value !== null && past.value === null && !form.isRefused.value);
-const isSame = computed(() => props.moment?.day === day.value && props.moment?.time === time.value);
+const isWhole = computed(() => asked.value !== null && past.value === null && !form.isRefused.value);
+const isSame = computed(
+  () => props.moment?.day === asked.value?.day && props.moment?.time === asked.value?.time,
+);
 
 function set(): void {
-  if (day.value !== null && isWhole.value) emit('set', { day: day.value, time: time.value });
+  if (asked.value !== null && isWhole.value) emit('set', asked.value);
 }
 </script>
 
 <template>
   <form class="moment" @submit.prevent="set">
-    <DayField :name="name" :day="day" :label="label" :wrong="past" live @day="day = $event" />
-    <TimeField
-      class="time"
-      :time="time"
-      :label="t('setup.moment.time.held')"
-      required
+    <MomentField
+      class="when"
+      :name="name"
+      :moment="asked"
+      :label="label"
+      :usual="USUAL"
+      :wrong="past"
       live
-      @set="$event && (time = $event)"
+      @set="asked = $event"
     />
     <PushButton type="submit" :disabled="!isWhole || isSame">
       {{ act ?? t('setup.moment.set') }}
@@ -69,8 +69,9 @@ function set(): void {
   align-items: start;
 }
 
-.time {
-  flex: 0 0 132px;
+.when {
+  flex: 1 1 280px;
+  max-width: 420px;
 }
 
 /* In the middle of the fields beside them, which are taller. */

@@ -12,6 +12,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FieldFrame from '../../ui/fields/FieldFrame.vue';
 import DayField from '../../ui/fields/when/DayField.vue';
+import SeveralField from '../../ui/fields/choice/SeveralField.vue';
 import ZoneField from '../../ui/fields/when/ZoneField.vue';
 import FindingLine from '../readiness/FindingLine.vue';
 import StopHead from '../frame/StopHead.vue';
@@ -184,23 +185,14 @@ function addMeeting(): void {
         </CheckField>
         <HandInFields :readonly="plan.isReadonly" />
         <FieldFrame :label="t('setup.dates.teachingDays')" of="dates.teachingDays">
-          <VSelect
-            :model-value="[...dates.teachingDays]"
-            :items="weekdays"
+          <SeveralField
+            :values="dates.teachingDays"
+            :options="weekdays"
+            :least="1"
             :label="t('setup.dates.teachingDays')"
             :hint="t('setup.dates.teachingDaysHint')"
-            persistent-hint
-            multiple
             :readonly="plan.isReadonly"
-            @update:model-value="
-              $event.length > 0 &&
-              proposals.propose([
-                edit(
-                  'teachingDays',
-                  [...$event].sort((a, b) => a - b),
-                ),
-              ])
-            "
+            @choose="proposals.propose([edit('teachingDays', $event)])"
           />
         </FieldFrame>
       </div>

@@ -1,15 +1,12 @@
 <script setup lang="ts">
 /** A day: typed as people do, or picked from a month. Below it stands what day that is. */
-import { IconCalendar } from '@tabler/icons-vue';
 import { readDay } from '@itinerary/core';
 import type { Reading } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VMenu } from 'vuetify/components/VMenu';
 import { formatDay } from '../../../words/dates.ts';
-import IconButton from '../../frame/IconButton.vue';
 import { useCourseDays } from './day-context.ts';
-import MonthPicker from './MonthPicker.vue';
+import PickDay from './PickDay.vue';
 import { orExpected } from '../reading/expected.ts';
 import TypedField from '../TypedField.vue';
 import { typedIn } from '../reading/typed-in.ts';
@@ -48,7 +45,6 @@ const emit = defineEmits<{ day: [day: string | null] }>();
 const { t, locale } = useI18n();
 const days = useCourseDays();
 const field = ref<{ focus: () => void; reading: unknown } | null>(null);
-const isOpen = ref(false);
 
 function readAny(text: string): Reading<string | null> {
   const { today, first } = days();
@@ -80,7 +76,6 @@ const said = computed(() => {
 });
 
 function pick(day: string): void {
-  isOpen.value = false;
   if (props.check(day) === null && day !== props.day) emit('day', day);
 }
 
@@ -103,26 +98,7 @@ defineExpose({ focus: () => field.value?.focus() });
     @set="emit('day', $event)"
   >
     <template v-if="!readonly" #append-inner>
-      <VMenu v-model="isOpen" :close-on-content-click="false" location="bottom end">
-        <template #activator="{ props: opener }">
-          <IconButton
-            v-bind="opener"
-            class="pick"
-            :icon="IconCalendar"
-            :label="t('common.pickDayFor', { label })"
-            :hint="t('common.pickDay')"
-          />
-        </template>
-        <MonthPicker :day="day" @pick="pick" />
-      </VMenu>
+      <PickDay :day="day" :label="label" @pick="pick" />
     </template>
   </TypedField>
 </template>
-
-<style scoped>
-.pick {
-  width: 28px;
-  min-height: 28px;
-  color: var(--ink-soft);
-}
-</style>
