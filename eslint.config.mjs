@@ -106,6 +106,15 @@ export default tseslint.config(
     },
   },
   {
+    files: ['packages/core/src/people/lists/*.ts'],
+    rules: {
+      'no-restricted-imports': banned({
+        regex: onlyFrom('papaparse'),
+        message: 'Lists are read with one library.',
+      }),
+    },
+  },
+  {
     files: ['packages/contract/src/**/*.ts'],
     rules: {
       'no-restricted-imports': banned({

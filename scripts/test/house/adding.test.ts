@@ -16,6 +16,7 @@ const ENTRIES = [
   /src\/text\/cleaning-worker\.ts$/,
   /src\/course\/schema\/kinds\.ts$/,
   /src\/typed\/zones\.ts$/,
+  /core\/src\/people\/index\.ts$/,
 ];
 /** Found by a pattern: messages are loaded by their language and area. */
 const BY_PATTERN = [/\/locales\//];

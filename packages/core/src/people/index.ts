@@ -1,0 +1,22 @@
+/** People of a course: lists of them, and who on a list is whom. */
+export { decodeList, encodingOf, LIST_ENCODINGS } from './lists/encoding.ts';
+export type { ListEncoding } from './lists/encoding.ts';
+export { LIST_COLUMNS, LIST_ROLES } from './lists/list-row.ts';
+export type { Certainty, Doubt, ListColumn, ListRole, ListRow } from './lists/list-row.ts';
+export type { ColumnGuess } from './lists/columns.ts';
+export { MAX_LIST_ROWS, readList } from './lists/read-list.ts';
+export type { ListChoices, ListReading } from './lists/read-list.ts';
+export { applyList, takeBackList } from './roster/apply-list.ts';
+export type { AppliedList } from './roster/apply-list.ts';
+export type { MemberChange, MemberField } from './roster/changes.ts';
+export type { Entry } from './roster/entries.ts';
+export { entriesIn, reconcile } from './roster/reconcile.ts';
+export type {
+  ConflictReason,
+  EntryChoice,
+  ListChoicesMade,
+  Outcome,
+  Reconciliation,
+} from './roster/reconcile.ts';
+export { calledOf, cellsOf } from './roster/roster.ts';
+export type { Roster, RosterMember } from './roster/roster.ts';

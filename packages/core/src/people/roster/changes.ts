@@ -1,0 +1,64 @@
+/** What a row of a list changes about the member whom it means. An empty cell changes nothing. */
+import { nameKey } from '../lists/words.ts';
+import type { Entry } from './entries.ts';
+import { addressKey, calledOf } from './roster.ts';
+import type { RosterMember } from './roster.ts';
+
+export type MemberField = 'id' | 'given' | 'family' | 'name' | 'address' | 'userName' | 'role';
+export type MemberChange =
+  | { readonly field: MemberField; readonly from: string | null; readonly to: string }
+  | {
+      readonly field: 'classes' | 'groups';
+      readonly from: readonly string[];
+      readonly to: readonly string[];
+    };
+
+const isSameSet = (one: readonly string[], other: readonly string[]): boolean =>
+  one.length === other.length && one.every((word) => other.includes(word));
+
+/** @returns in the order in which a member's fields are shown; nothing: the list says what is there already */
+export function changesOf({ row, classes }: Entry, member: RosterMember): readonly MemberChange[] {
+  const changes: MemberChange[] = [];
+  const set = (field: MemberField, to: string | null, isSame = to === member[field]): void => {
+    if (to !== null && !isSame) changes.push({ field, from: member[field], to });
+  };
+  set('id', row.id);
+  if (member.name !== null && (row.given === null || row.family === null)) {
+    // Half of a name is no other name where it is one of its words.
+    const half = row.given ?? row.family;
+    const words = nameKey(member.name).split(' ');
+    const isSame = nameKey(half ?? '')
+      .split(' ')
+      .every((word) => words.includes(word));
+    set('name', half, isSame);
+  } else {
+    set('given', row.given);
+    set('family', row.family);
+  }
+  // Said in one, it is the same name as in two: in any order.
+  set('name', row.name, nameKey(row.name ?? '') === nameKey(calledOf(member)));
+  set(
+    'address',
+    row.address,
+    addressKey(row.address ?? '') === addressKey(member.address ?? '') && member.address !== null,
+  );
+  set('userName', row.userName);
+  set('role', row.role);
+  if (classes.length > 0 && !isSameSet(classes, member.classes)) {
+    changes.push({ field: 'classes', from: member.classes, to: classes });
+  }
+  if (row.group !== null && !member.groups.includes(row.group)) {
+    changes.push({ field: 'groups', from: member.groups, to: [...member.groups, row.group] });
+  }
+  return changes;
+}
+
+/** A name in one takes the place of one in two, and the other way round, or the old one would go on being shown. */
+export function changed(member: RosterMember, changes: readonly MemberChange[]): RosterMember {
+  const next: Record<string, unknown> = { ...member };
+  for (const { field, to } of changes) next[field] = to;
+  const says = (...fields: readonly string[]): boolean => changes.some(({ field }) => fields.includes(field));
+  if (says('name')) Object.assign(next, { given: null, family: null });
+  else if (says('given', 'family')) next['name'] = null;
+  return next as unknown as RosterMember;
+}

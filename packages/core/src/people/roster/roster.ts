@@ -1,0 +1,50 @@
+/** Who is in a course, as a class list is held against it: members and places that nobody has claimed yet. */
+import type { ListRole, ListRow } from '../lists/list-row.ts';
+
+export interface RosterMember {
+  /** Of the member or place in this course. */
+  readonly key: string;
+  /** Given by the institution. */
+  readonly id: string | null;
+  readonly given: string | null;
+  readonly family: string | null;
+  /** In one, where nobody has said it in two; with it, `given` and `family` are null. */
+  readonly name: string | null;
+  readonly address: string | null;
+  readonly userName: string | null;
+  /** In their order, each once. */
+  readonly classes: readonly string[];
+  readonly groups: readonly string[];
+  readonly role: ListRole;
+  /** Whoever has left or was removed keeps everything, and can return. */
+  readonly state: 'in' | 'out';
+  /** Nobody has claimed the place yet. */
+  readonly isPlace: boolean;
+  /** An earlier list, or the registry, had them. */
+  readonly isListed: boolean;
+  /** The row that a list made the place of, cell for cell; null: no list did. */
+  readonly cells: string | null;
+}
+
+/** By key. */
+export type Roster = ReadonlyMap<string, RosterMember>;
+
+/** A row in all its cells: rows of which this is the same are one. */
+export function cellsOf(row: ListRow): string {
+  const { id, given, family, name, address, userName, role, group } = row;
+  return JSON.stringify([id, given, family, name, address, userName, role, group, row.class]);
+}
+
+/** Addresses are the same in any case, and nothing else is changed in them. */
+export const addressKey = (address: string): string => address.toLowerCase();
+
+interface Called {
+  readonly given: string | null;
+  readonly family: string | null;
+  readonly name: string | null;
+}
+
+/** Given before family; empty for nobody. */
+export function calledOf({ given, family, name }: Called): string {
+  return [given, family].filter((word) => word !== null).join(' ') || (name ?? '');
+}
