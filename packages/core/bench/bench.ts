@@ -13,6 +13,7 @@ import {
 import type { Change, Course, CoursePlan } from '../src/index.ts';
 import { courseOfPages, courseOfWork, TIMES, WEEKDAYS } from './courses.ts';
 import { accessComparisons } from './access.ts';
+import { listComparisons } from './lists.ts';
 import { compare } from './measure.ts';
 import type { Comparison } from './measure.ts';
 
@@ -184,7 +185,7 @@ const COMPARISONS: readonly Comparison[] = [
 ];
 
 const wanted = process.argv[2];
-const all = [...COMPARISONS, ...(await accessComparisons())];
+const all = [...COMPARISONS, ...(await accessComparisons()), ...listComparisons()];
 const chosen = all.filter(({ name }) => wanted === undefined || name === wanted);
 if (chosen.length === 0) {
   console.error(

@@ -10,7 +10,7 @@ export interface NamedAddress {
   readonly address: string;
 }
 
-const ADDRESS = /^[^\s@<>,;"()]+@[^\s@<>,;"()]+\.[^\s@<>,;"()]+$/;
+const ADDRESS = /^[^\s@<>,;:"()]+@[^\s@<>,;:"()]+\.[^\s@<>,;:"()]+$/;
 export const isAddress = (text: string): boolean => ADDRESS.test(text);
 
 const IN_BRACKETS = /(?:"((?:[^"\\]|\\.)*)"|([^<>;"]*?))\s*<\s*([^<>\s]+@[^<>\s]+)\s*>\s*/gy;

@@ -21,19 +21,17 @@ const LOOKED_AT = 200;
 const SAYS = /^sep=(.)\r?\n/i;
 
 function parse(text: string, delimiter: string, preview = 0): readonly GridRow[] {
+  const { data } = Papa.parse<string[]>(text, { delimiter, preview, newline: '\n', skipEmptyLines: false });
   // A line that breaks within quotes is one row: each is told at which line it begins.
+  const mayBreak = text.includes('"');
   const rows: GridRow[] = [];
   let line = 1;
-  Papa.parse<string[]>(text, {
-    delimiter,
-    preview,
-    skipEmptyLines: false,
-    step: ({ data }) => {
-      const cells = data.map(tidy);
-      if (cells.some((cell) => cell !== '')) rows.push({ line, cells });
-      line += 1 + data.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
-    },
-  });
+  for (const found of data) {
+    const cells = found.map(tidy);
+    if (cells.some((cell) => cell !== '')) rows.push({ line, cells });
+    line += 1;
+    if (mayBreak) for (const cell of found) line += cell.split('\n').length - 1;
+  }
   return rows;
 }
 

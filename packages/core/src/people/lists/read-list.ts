@@ -9,7 +9,6 @@ import { guessColumns } from './columns.ts';
 import type { ColumnGuess } from './columns.ts';
 import { columnCalled, isSum, roleCalled } from './headings.ts';
 import type { Doubt, ListColumn, ListRow } from './list-row.ts';
-import { bare } from './words.ts';
 
 export interface ListReading {
   readonly shape: 'table' | 'addresses';
@@ -49,71 +48,76 @@ function isPerson(row: GridRow, width: number): boolean {
   return row.cells.some(isAddress) || filled(row) >= Math.max(1, Math.ceil(width / 2));
 }
 
+/** Where each kind of column stands; the first of a kind. */
+type Places = ReadonlyMap<ListColumn, number>;
+
 const POWER = /^\d+(?:[.,]\d+)?E\+?\d+$/i;
 const DAY = /^(?:\d{1,2}[-/. ][A-Za-zÀ-ÿ]{3,4}\.?(?:[-/. ]\d{2,4})?|[A-Za-zÀ-ÿ]{3,4}\.?-\d{2})$/;
 /** As a spreadsheet writes what does not fit its column. */
 const CUT_OFF = /^#+$/;
+const NOTHING = /^(?:n\/a|-+|–|null)$/i;
+/** The longest of them. */
+const SHORT = 4;
 
-interface Cells {
-  readonly of: (column: ListColumn) => string | null;
-  readonly doubts: Doubt[];
+/** What a column of a row holds; null: nothing. What cannot be read is doubted. */
+function cellOf(row: GridRow, places: Places, column: ListColumn, doubts: Doubt[]): string | null {
+  const at = places.get(column);
+  const value = at === undefined ? '' : (row.cells[at] ?? '');
+  if (value === '' || (value.length <= SHORT && NOTHING.test(value))) return null;
+  if (!value.startsWith('#') || !CUT_OFF.test(value)) return value;
+  doubts.push({ code: 'cut_off', column, value });
+  return null;
 }
 
-function cellsOf(row: GridRow, columns: readonly ColumnGuess[]): Cells {
-  const doubts: Doubt[] = [];
-  return {
-    doubts,
-    of: (column) => {
-      const at = columns.findIndex((one) => one.column === column);
-      const value = at === -1 ? '' : (row.cells[at] ?? '');
-      if (value === '' || /^(?:n\/a|-+|–|null)$/i.test(value)) return null;
-      if (!CUT_OFF.test(value)) return value;
-      doubts.push({ code: 'cut_off', column, value });
-      return null;
-    },
-  };
-}
-
-function idIn({ of, doubts }: Cells): string | null {
-  const value = of('id');
+function idOf(value: string | null, doubts: Doubt[]): string | null {
   const code = value === null ? null : POWER.test(value) ? 'power' : DAY.test(value) ? 'date' : null;
   if (value === null || code === null) return value;
   doubts.push({ code, column: 'id', value });
   return null;
 }
 
-function addressIn({ of, doubts }: Cells): string | null {
-  const value = of('address');
-  if (value === null) return null;
+function addressOf(value: string | null, doubts: Doubt[]): string | null {
+  if (value === null || isAddress(value)) return value;
   const plain = /<\s*([^<>\s]+)\s*>$/.exec(value)?.[1] ?? value.replace(/^mailto:/i, '');
   if (isAddress(plain)) return plain;
   doubts.push({ code: 'no_address', column: 'address', value });
   return null;
 }
 
-function rowOf(row: GridRow, columns: readonly ColumnGuess[]): ListRow {
-  const cells = cellsOf(row, columns);
-  const role = cells.of('role');
-  const known = role === null ? null : roleCalled(role);
-  if (role !== null && known === null)
-    cells.doubts.push({ code: 'unknown_role', column: 'role', value: role });
+function roleOf(value: string | null, doubts: Doubt[]): ListRow['role'] {
+  const role = value === null ? null : roleCalled(value);
+  if (value !== null && role === null) doubts.push({ code: 'unknown_role', column: 'role', value });
+  return role;
+}
+
+/** In two where a list has both halves, else in one. */
+function nameOf(row: GridRow, places: Places, doubts: Doubt[]): Pick<ListRow, 'given' | 'family' | 'name'> {
   // Only what has a comma is two: "Family, Given". Without one it may be any number of names.
-  const both = cells.of('familyGiven');
-  const [family = null, given = null] = both?.includes(',') === true ? both.split(/\s*,\s*(.*)/) : [];
-  const inTwo = { given: cells.of('given') ?? given, family: cells.of('family') ?? family };
-  const inOne = cells.of('name') ?? (family === null ? both : null);
+  const both = cellOf(row, places, 'familyGiven', doubts);
+  const [before = null, after = null] = both?.includes(',') === true ? both.split(/\s*,\s*(.*)/) : [];
+  const given = cellOf(row, places, 'given', doubts) ?? after;
+  const family = cellOf(row, places, 'family', doubts) ?? before;
+  const name = cellOf(row, places, 'name', doubts) ?? (before === null ? both : null);
   // Where one half is missing, the whole name says more.
-  const isInTwo = inOne === null || (inTwo.given !== null && inTwo.family !== null);
+  const isInTwo = name === null || (given !== null && family !== null);
+  return isInTwo ? { given, family, name: null } : { given: null, family: null, name };
+}
+
+function rowOf(row: GridRow, places: Places): ListRow {
+  const doubts: Doubt[] = [];
+  const { given, family, name } = nameOf(row, places, doubts);
   return {
     line: row.line,
-    id: idIn(cells),
-    ...(isInTwo ? { ...inTwo, name: null } : { given: null, family: null, name: inOne }),
-    address: addressIn(cells),
-    userName: cells.of('userName'),
-    class: cells.of('class'),
-    role: known,
-    group: cells.of('group'),
-    doubts: cells.doubts,
+    id: idOf(cellOf(row, places, 'id', doubts), doubts),
+    given,
+    family,
+    name,
+    address: addressOf(cellOf(row, places, 'address', doubts), doubts),
+    userName: cellOf(row, places, 'userName', doubts),
+    class: cellOf(row, places, 'class', doubts),
+    role: roleOf(cellOf(row, places, 'role', doubts), doubts),
+    group: cellOf(row, places, 'group', doubts),
+    doubts,
   };
 }
 
@@ -164,10 +168,11 @@ export function readList(text: string, choices: ListChoices = {}): ListReading {
     .slice(0, top === -1 ? from : top)
     .map(({ line }) => ({ line, why: 'above' }));
 
-  const headingWords = heading === null ? null : heading.map(bare).join('\t');
+  const words = (cells: readonly string[]): string => cells.join('\t');
+  const headingWords = heading === null ? null : words(heading);
   const people: GridRow[] = [];
   for (const row of all.slice(from)) {
-    const isAgain = headingWords !== null && row.cells.map(bare).join('\t') === headingWords;
+    const isAgain = row.cells[0] === heading?.[0] && words(row.cells) === headingWords;
     if (isAgain) leftOut.push({ line: row.line, why: 'heading' });
     else people.push(row);
   }
@@ -190,11 +195,14 @@ export function readList(text: string, choices: ListChoices = {}): ListReading {
     const isChosenElsewhere = Object.values(choices.columns ?? {}).includes(guess.column);
     return isChosenElsewhere && guess.column !== 'ignored' ? { column: 'ignored', certainty: 'seen' } : guess;
   });
+  const places: Places = new Map(
+    columns.map(({ column }, at): [ListColumn, number] => [column, at]).reverse(),
+  );
   return {
     shape: 'table',
     heading,
     columns,
-    rows: people.map((row) => rowOf(row, columns)),
+    rows: people.map((row) => rowOf(row, places)),
     leftOut: leftOut.sort((a, b) => a.line - b.line),
   };
 }

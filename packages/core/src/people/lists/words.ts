@@ -2,6 +2,13 @@
 
 /** Spaces of every kind become one, signs that nobody sees go, and so do spaces at the ends. */
 export function tidy(cell: string): string {
+  return UNTIDY.test(cell) ? tidied(cell) : cell;
+}
+
+/** Most cells are tidy as they are, and there are many. */
+const UNTIDY = /^ | $| {2}|[^\S ]|[\u200b-\u200f\u2060\u061c\u2066-\u2069\u202a-\u202e\ufeff\u00ad\u0000]/;
+
+function tidied(cell: string): string {
   return cell
     .replaceAll(/[\u200b-\u200f\u2060\u061c\u2066-\u2069\u202a-\u202e\ufeff\u00ad\u0000]/g, '')
     .replaceAll(/[\s\u00a0]+/g, ' ')
@@ -22,7 +29,8 @@ export function bare(words: string): string {
 
 /** Names are alike if their words are, in any order (NFKC, case folded). */
 export function nameKey(name: string): string {
-  return tidy(name.normalize('NFKC'))
+  return name
+    .normalize('NFKC')
     .toLowerCase()
     .split(/[\s,]+/)
     .filter((word) => word !== '')

@@ -16,34 +16,38 @@ export type MemberChange =
 const isSameSet = (one: readonly string[], other: readonly string[]): boolean =>
   one.length === other.length && one.every((word) => other.includes(word));
 
+/** Half of a name is no other name where it is one of its words. */
+function isHalfOf(half: string | null, name: string): boolean {
+  const words = nameKey(name).split(' ');
+  return nameKey(half ?? '')
+    .split(' ')
+    .every((word) => words.includes(word));
+}
+
+/** Whether the list says something else than what is there already. */
+function isNew(field: MemberField, to: string | null, member: RosterMember): to is string {
+  if (to === null) return false;
+  // Said in one, it is the same name as in two: in any order.
+  if (field === 'name') return nameKey(to) !== nameKey(calledOf(member));
+  if (field === 'address' && member.address !== null) return addressKey(to) !== addressKey(member.address);
+  return to !== member[field];
+}
+
+const FIELDS = ['id', 'given', 'family', 'name', 'address', 'userName', 'role'] as const;
+
 /** @returns in the order in which a member's fields are shown; nothing: the list says what is there already */
 export function changesOf({ row, classes }: Entry, member: RosterMember): readonly MemberChange[] {
   const changes: MemberChange[] = [];
-  const set = (field: MemberField, to: string | null, isSame = to === member[field]): void => {
-    if (to !== null && !isSame) changes.push({ field, from: member[field], to });
-  };
-  set('id', row.id);
-  if (member.name !== null && (row.given === null || row.family === null)) {
-    // Half of a name is no other name where it is one of its words.
-    const half = row.given ?? row.family;
-    const words = nameKey(member.name).split(' ');
-    const isSame = nameKey(half ?? '')
-      .split(' ')
-      .every((word) => words.includes(word));
-    set('name', half, isSame);
-  } else {
-    set('given', row.given);
-    set('family', row.family);
+  const isHalf = member.name !== null && (row.given === null) !== (row.family === null);
+  if (isHalf) {
+    const half = row.given ?? row.family ?? '';
+    if (!isHalfOf(half, member.name)) changes.push({ field: 'name', from: member.name, to: half });
   }
-  // Said in one, it is the same name as in two: in any order.
-  set('name', row.name, nameKey(row.name ?? '') === nameKey(calledOf(member)));
-  set(
-    'address',
-    row.address,
-    addressKey(row.address ?? '') === addressKey(member.address ?? '') && member.address !== null,
-  );
-  set('userName', row.userName);
-  set('role', row.role);
+  for (const field of FIELDS) {
+    const to = row[field];
+    if (isHalf && (field === 'given' || field === 'family')) continue;
+    if (isNew(field, to, member)) changes.push({ field, from: member[field], to });
+  }
   if (classes.length > 0 && !isSameSet(classes, member.classes)) {
     changes.push({ field: 'classes', from: member.classes, to: classes });
   }

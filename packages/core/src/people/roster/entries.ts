@@ -10,24 +10,35 @@ export interface Entry {
   readonly classes: readonly string[];
   /** Of the rows that it stands for. */
   readonly lines: readonly number[];
+  /** By which it and another row, or it and a member, are one. */
+  readonly keys: readonly string[];
 }
 
 export const hasKey = ({ id, address, userName }: ListRow): boolean =>
   id !== null || address !== null || userName !== null;
 
 /** Without a key, nothing says that two rows that differ are one person. */
-const personOf = (row: ListRow): string => (hasKey(row) ? cellsOf({ ...row, class: null }) : cellsOf(row));
+const personOf = (row: ListRow): string => cellsOf(row, hasKey(row) ? null : row.class);
 
 export function entriesOf(rows: readonly ListRow[]): readonly Entry[] {
   const found = new Map<string, { row: ListRow; classes: string[]; lines: number[] }>();
   for (const row of rows) {
     const key = personOf(row);
-    const entry = found.get(key) ?? { row, classes: [], lines: [] };
+    const entry = found.get(key);
+    if (entry === undefined) {
+      found.set(key, { row, classes: row.class === null ? [] : [row.class], lines: [row.line] });
+      continue;
+    }
     if (row.class !== null && !entry.classes.includes(row.class)) entry.classes.push(row.class);
     entry.lines.push(row.line);
-    found.set(key, entry);
   }
-  return [...found].map(([key, entry]) => ({ key, ...entry }));
+  return [...found].map(([key, { row, classes, lines }]) => ({
+    key,
+    row,
+    classes,
+    lines,
+    keys: keysOf(row),
+  }));
 }
 
 /** The keys of a row by which two rows, or a row and a member, are one; each with what it is a key of. */
@@ -36,9 +47,9 @@ export function keysOf(one: {
   readonly address: string | null;
   readonly userName: string | null;
 }): readonly string[] {
-  return [
-    ...(one.id === null ? [] : [`id ${one.id}`]),
-    ...(one.address === null ? [] : [`address ${addressKey(one.address)}`]),
-    ...(one.userName === null ? [] : [`user ${one.userName}`]),
-  ];
+  const keys: string[] = [];
+  if (one.id !== null) keys.push(`id ${one.id}`);
+  if (one.address !== null) keys.push(`address ${addressKey(one.address)}`);
+  if (one.userName !== null) keys.push(`user ${one.userName}`);
+  return keys;
 }

@@ -47,33 +47,42 @@ export interface Reconciliation {
   readonly gone: readonly RosterMember[];
 }
 
+function put(map: Map<string, RosterMember[]>, key: string, member: RosterMember): void {
+  const found = map.get(key);
+  if (found === undefined) map.set(key, [member]);
+  else found.push(member);
+}
+
 class Members {
   readonly all: readonly RosterMember[];
   private readonly byKey = new Map<string, RosterMember[]>();
-  private readonly byName = new Map<string, RosterMember[]>();
   private readonly byCells = new Map<string, RosterMember[]>();
 
   constructor(roster: Roster) {
     this.all = [...roster.values()];
-    const put = (map: Map<string, RosterMember[]>, key: string, member: RosterMember): void => {
-      map.set(key, [...(map.get(key) ?? []), member]);
-    };
     for (const member of this.all) {
       for (const key of keysOf(member)) put(this.byKey, key, member);
-      const name = nameKey(calledOf(member));
-      if (name !== '') put(this.byName, name, member);
       if (member.isPlace && member.cells !== null) put(this.byCells, member.cells, member);
     }
   }
 
+  /** Those whom no key has decided, by name. */
+  names(decided: ReadonlySet<RosterMember>): ReadonlyMap<string, readonly RosterMember[]> {
+    const found = new Map<string, RosterMember[]>();
+    for (const member of this.all) if (!decided.has(member)) put(found, nameKey(calledOf(member)), member);
+    return found;
+  }
+
   withKey = (key: string): readonly RosterMember[] => this.byKey.get(key) ?? [];
-  called = (name: string): readonly RosterMember[] => this.byName.get(name) ?? [];
   madeOf = (cells: string): readonly RosterMember[] => this.byCells.get(cells) ?? [];
 }
 
 /** Both have an id, and they differ: never one person. */
 const isOther = (row: ListRow, member: RosterMember): boolean =>
   row.id !== null && member.id !== null && row.id !== member.id;
+
+const isInClass = (member: RosterMember, classes: readonly string[]): boolean =>
+  classes.length === 0 || classes.some((one) => member.classes.includes(one));
 
 interface Meant {
   readonly entry: Entry;
@@ -85,24 +94,21 @@ interface Meant {
 
 function byKeys(entry: Entry, members: Members): Meant | null {
   const { row } = entry;
-  const found = hasKey(row)
-    ? [...new Set(keysOf(row).flatMap(members.withKey))]
-    : [...new Set(members.madeOf(entry.key))];
+  const found: RosterMember[] = hasKey(row) ? [] : [...members.madeOf(entry.key)];
+  for (const key of entry.keys) {
+    for (const member of members.withKey(key)) if (!found.includes(member)) found.push(member);
+  }
   const [first] = found;
   if (first === undefined) return null;
   const reason = found.length > 1 ? 'two_members' : isOther(row, first) ? 'other_id' : null;
   return { entry, by: 'key', members: found, reason };
 }
 
-function byName(entry: Entry, members: Members, decided: ReadonlySet<RosterMember>): Meant {
+function byName(entry: Entry, names: ReturnType<Members['names']>): Meant {
   const { row, classes } = entry;
   const name = nameKey(calledOf(row));
-  const isInClass = (member: RosterMember): boolean =>
-    classes.length === 0 || classes.some((one) => member.classes.includes(one));
   const found =
-    name === ''
-      ? []
-      : members.called(name).filter((one) => !decided.has(one) && !isOther(row, one) && isInClass(one));
+    name === '' ? [] : (names.get(name) ?? []).filter((one) => !isOther(row, one) && isInClass(one, classes));
   return { entry, by: 'name', members: found, reason: name === '' && !hasKey(row) ? 'nobody' : null };
 }
 
@@ -115,26 +121,32 @@ function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
     parent[at] = one;
     return one;
   };
-  const first = new Map<string, number>();
+  const first = new Map<string | RosterMember, number>();
+  const join = (name: string | RosterMember, at: number): void => {
+    const before = first.get(name);
+    if (before === undefined) first.set(name, at);
+    else parent[root(at)] = root(before);
+  };
   meant.forEach(({ entry, members }, at) => {
-    for (const name of [...keysOf(entry.row), ...members.map(({ key }) => `member ${key}`)]) {
-      const before = first.get(name);
-      if (before === undefined) first.set(name, at);
-      else parent[root(at)] = root(before);
-    }
+    for (const key of entry.keys) join(key, at);
+    for (const member of members) join(member, at);
   });
   const groups = new Map<number, Meant[]>();
-  meant.forEach((one, at) => groups.set(root(at), [...(groups.get(root(at)) ?? []), one]));
+  meant.forEach((one, at) => {
+    const group = groups.get(root(at));
+    if (group === undefined) groups.set(root(at), [one]);
+    else group.push(one);
+  });
   return [...groups.values()];
 }
 
 function outcomeOf(group: readonly Meant[]): Outcome {
-  const [only] = group as readonly [Meant, ...Meant[]];
-  const members = [...new Set(group.flatMap((one) => one.members))];
   if (group.length > 1) {
+    const members = [...new Set(group.flatMap((one) => one.members))];
     return { kind: 'conflict', reason: 'two_rows', entries: group.map(({ entry }) => entry), members };
   }
-  const { entry, reason } = only;
+  const [only] = group as readonly [Meant];
+  const { entry, reason, members } = only;
   if (reason !== null) return { kind: 'conflict', reason, entries: [entry], members };
   const [member] = members;
   if (member === undefined) return { kind: 'added', entry };
@@ -186,14 +198,17 @@ export function reconcile(
   const members = new Members(roster);
   const entries = entriesOf(rows);
   const keyed = entries.map((entry) => byKeys(entry, members));
-  const decided = new Set(keyed.flatMap((one) => one?.members ?? []));
-  const meant = entries.map((entry, at) => keyed[at] ?? byName(entry, members, decided));
-  const outcomes = together(meant)
-    .map(outcomeOf)
-    .flatMap((one) => settle(one, roster, choices));
-  const spoken = new Set(
-    outcomes.flatMap((one) => (isQuestion(one) ? one.members : one.kind === 'added' ? [] : [one.member])),
-  );
+  const decided = new Set<RosterMember>();
+  for (const one of keyed) one?.members.forEach((member) => decided.add(member));
+  const names = members.names(decided);
+  const meant = entries.map((entry, at) => keyed[at] ?? byName(entry, names));
+  const found = together(meant).map(outcomeOf);
+  const outcomes = choices.size === 0 ? found : found.flatMap((one) => settle(one, roster, choices));
+  const spoken = new Set<RosterMember>();
+  for (const one of outcomes) {
+    if (isQuestion(one)) one.members.forEach((member) => spoken.add(member));
+    else if (one.kind !== 'added') spoken.add(one.member);
+  }
   const gone = members.all.filter(
     (one) => one.role === 'learner' && one.state === 'in' && one.isListed && !spoken.has(one),
   );

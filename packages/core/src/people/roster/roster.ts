@@ -30,9 +30,9 @@ export interface RosterMember {
 export type Roster = ReadonlyMap<string, RosterMember>;
 
 /** A row in all its cells: rows of which this is the same are one. */
-export function cellsOf(row: ListRow): string {
+export function cellsOf(row: ListRow, inClass = row.class): string {
   const { id, given, family, name, address, userName, role, group } = row;
-  return JSON.stringify([id, given, family, name, address, userName, role, group, row.class]);
+  return JSON.stringify([id, given, family, name, address, userName, role, group, inClass]);
 }
 
 /** Addresses are the same in any case, and nothing else is changed in them. */
@@ -46,5 +46,6 @@ interface Called {
 
 /** Given before family; empty for nobody. */
 export function calledOf({ given, family, name }: Called): string {
-  return [given, family].filter((word) => word !== null).join(' ') || (name ?? '');
+  if (given !== null && family !== null) return `${given} ${family}`;
+  return given ?? family ?? name ?? '';
 }
