@@ -20,3 +20,18 @@ export type {
 } from './roster/reconcile.ts';
 export { calledOf, cellsOf } from './roster/roster.ts';
 export type { Roster, RosterMember } from './roster/roster.ts';
+export { beyondSeats, canJoin } from './joining/can-join.ts';
+export { WAYS } from './joining/joining.ts';
+export type {
+  HeldSeat,
+  JoinAnswer,
+  JoinCourse,
+  Joiner,
+  JoinWay,
+  JoinWindow,
+  Missing,
+  Seated,
+  Waiting,
+  WayKind,
+} from './joining/joining.ts';
+export { heldFor, seatsTaken } from './joining/seats.ts';
