@@ -35,3 +35,7 @@ export type {
   WayKind,
 } from './joining/joining.ts';
 export { heldFor, seatsTaken } from './joining/seats.ts';
+export { dealGroups, groupsFor } from './grouping/deal.ts';
+export type { Dealt, GroupCount } from './grouping/deal.ts';
+export { standingIn } from './grouping/standing.ts';
+export type { Grouping, GroupingStanding } from './grouping/standing.ts';
