@@ -2,6 +2,8 @@
  * The pacing guide as CSV (RFC 4180): a course as one person gets it, one line an item; moments as local times
  * in the course's zone, days and times as ISO 8601 writes them.
  */
+import { csvOf } from '../course/csv.ts';
+import type { CsvCell } from '../course/csv.ts';
 import type { MomentView } from '../views/moment-view.ts';
 import type { CourseView, ItemView, SectionView } from '../views/course-view.ts';
 
@@ -18,10 +20,8 @@ const HEAD = [
   'held',
 ] as const;
 
-type Cell = string | number | null;
-
 export function pacingCsv(view: CourseView): string {
-  const pausesBefore = (id: string | null): readonly Cell[][] =>
+  const pausesBefore = (id: string | null): readonly CsvCell[][] =>
     view.pauses
       .filter(({ before }) => before === id)
       .map(({ number, name, first, last }) => [
@@ -43,17 +43,17 @@ export function pacingCsv(view: CourseView): string {
     ...view.sections.flatMap((section) => [...pausesBefore(section.id), ...sectionLines(section)]),
     ...pausesBefore(null),
   ];
-  return [HEAD, ...lines].map((line) => `${line.map(written).join(',')}\r\n`).join('');
+  return csvOf([HEAD, ...lines]);
 }
 
-function sectionLines({ number, title, days, items }: SectionView): readonly Cell[][] {
+function sectionLines({ number, title, days, items }: SectionView): readonly CsvCell[][] {
   const head = [number, title, days?.first ?? null, days?.last ?? null];
   const lines = itemLines(head, items);
   return lines.length > 0 ? lines : [[...head, null, 'section', null, null, null, null]];
 }
 
 /** Folders before what they hold. */
-function itemLines(head: readonly Cell[], items: readonly ItemView[]): readonly Cell[][] {
+function itemLines(head: readonly CsvCell[], items: readonly ItemView[]): readonly CsvCell[][] {
   return items.flatMap((item) => {
     const { number, kind, title, minutes, due, held } = item;
     const line = [...head, number, kind, title, minutes, local(due), local(held)];
@@ -64,11 +64,4 @@ function itemLines(head: readonly Cell[], items: readonly ItemView[]): readonly 
 function local(moment: MomentView | null): string | null {
   if (moment === null) return null;
   return moment.time === null ? moment.day : `${moment.day}T${moment.time}`;
-}
-
-/** Quoted where it has to be; a title that a table would take for a formula is marked as text. */
-function written(value: Cell): string {
-  const text = value === null ? '' : String(value);
-  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 }

@@ -39,3 +39,5 @@ export { dealGroups, groupsFor } from './grouping/deal.ts';
 export type { Dealt, GroupCount } from './grouping/deal.ts';
 export { standingIn } from './grouping/standing.ts';
 export type { Grouping, GroupingStanding } from './grouping/standing.ts';
+export { composed, unknownIn, writeList, WRITTEN_FIELDS } from './lists/write-list.ts';
+export type { WrittenColumn, WrittenField } from './lists/write-list.ts';
