@@ -21,23 +21,22 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(address: string, password: string): Promise<void> {
     take(await ask('POST /api/session', { body: { address, password } }));
-    beLeaving(false);
   }
 
   async function signInAs(person: string): Promise<void> {
     take(await ask('POST /api/demo/session', { body: { person } }));
-    beLeaving(false);
   }
 
-  async function signOut(): Promise<void> {
+  /** @param goOn to where nobody has to be signed in */
+  async function signOut(goOn: () => Promise<unknown>): Promise<void> {
     beLeaving(true);
     try {
       await ask('DELETE /api/session', {});
-    } catch (error) {
+      await load();
+      await goOn();
+    } finally {
       beLeaving(false);
-      throw error;
     }
-    await load();
   }
 
   /** The server's clock, going on from its last answer; it stands when the server's does. */

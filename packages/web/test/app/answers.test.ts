@@ -241,13 +241,12 @@ describe('a page’s answer', () => {
         Promise.resolve(url?.toString() === '/api/me' ? json({}) : problem('not_signed_in', 401)),
       );
       fetched.mockResolvedValueOnce(json({}));
-      const press = session.signOut();
+      const press = session.signOut(refresh);
       await Promise.all([refresh(), press]);
-      await refresh();
       expect(went).toEqual([]);
       // Who did not get out is still here, and is led to sign in once their session ends by itself.
       fetched.mockRejectedValueOnce(new TypeError('x'));
-      await expect(session.signOut()).rejects.toThrow();
+      await expect(session.signOut(refresh)).rejects.toThrow();
       await refresh();
       expect(went).toEqual(['/sign-in?then=%2Fdesk']);
     } finally {

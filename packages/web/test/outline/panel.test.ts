@@ -94,6 +94,8 @@ test('what waits in the editor goes to the text that it was written for', async 
   expect(node('a2').text).toBe(await hashText('<p>Sand</p>'));
   await show('a1');
   expect(first.getText().startsWith('First. Mud')).toBe(true);
+  // What has come is not taken back into nothing.
+  expect(first.can().undo()).toBe(false);
   expect(node('a2').text).toBe(await hashText('<p>Sand</p>'));
 });
 

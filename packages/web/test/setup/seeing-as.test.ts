@@ -98,7 +98,7 @@ describe('who is signed in', () => {
     await session.signIn('ines@ternpoint.example', 'a long one');
     expect(session.person?.name).toBe('Inês Carvalhal');
     answers['/api/me'] = me({ person: null });
-    await session.signOut();
+    await session.signOut(() => Promise.resolve());
     expect(session.person).toBeNull();
     expect(asked).toEqual(['POST /api/session', 'DELETE /api/session', 'GET /api/me']);
   });

@@ -87,13 +87,16 @@ watch(
 );
 watch(
   () => props.html,
-  (html) => {
+  (html, before) => {
     const now = editor.value;
     if (now === undefined || isTooLong.value) return;
     const here = now.isEmpty ? '' : plain(now.getHTML());
     const stored = plain(html ?? '');
     if (now.isFocused && isOwn(stored)) return;
-    if (here !== stored) now.commands.setContent(html ?? '', { emitUpdate: false });
+    if (here === stored) return;
+    // What has come is where one begins: it is not taken back into nothing.
+    if (before === null && now.isEmpty) startAnew(now, html ?? '');
+    else now.commands.setContent(html ?? '', { emitUpdate: false });
   },
 );
 watch(

@@ -26,10 +26,7 @@ function choose(next: Appearance): void {
   void theme.change(next);
 }
 
-async function signOut(): Promise<void> {
-  await session.signOut();
-  await router.push({ name: 'sign-in' });
-}
+const signOut = (): Promise<void> => session.signOut(() => router.push({ name: 'sign-in' }));
 
 function closeFrom(event: Event): void {
   if (isOpen.value && !root.value?.contains(event.target as Node)) isOpen.value = false;

@@ -184,7 +184,7 @@ function hold(): void {
       </CheckField>
       <span v-if="node.audience.length === 0" class="soft">{{ t('setup.gates.everybody') }}</span>
     </fieldset>
-    <HeldNote v-if="isHeld" :node="node" :readonly="readonly" />
+    <HeldNote v-if="isHeld" :key="node.id" :node="node" :readonly="readonly" />
     <PushButton v-else-if="isLive && !readonly" small @click="hold">
       <IconHandStop :size="16" aria-hidden="true" /> {{ t('setup.held.hold') }}
     </PushButton>
