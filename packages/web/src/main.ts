@@ -10,7 +10,6 @@ import '@fontsource-variable/noto-sans-arabic/wght.css';
 import 'vuetify/styles/core';
 import './theme/styles/base.css';
 import './theme/styles/rich-text.css';
-import './theme/styles/writing.css';
 import './theme/styles/vuetify-overrides.css';
 import { readFirstAnswers } from './api/first-answers.ts';
 import App from './app/App.vue';

@@ -8,6 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { ask } from '../api/client.ts';
 import { useProblemSentence } from '../words/problems.ts';
 import PushButton from '../ui/frame/PushButton.vue';
+import '../ui/fields/writing.css';
 
 const props = defineProps<{ courseId: string; itemId: string }>();
 const emit = defineEmits<{ done: [] }>();

@@ -22,6 +22,7 @@ import { tableTools, textTools } from './tools.ts';
 import WideText from './WideText.vue';
 import { plain, startAnew, useWriting } from './writing.ts';
 import FilePicker from '../../ui/frame/FilePicker.vue';
+import '../../ui/fields/writing.css';
 
 const props = defineProps<{
   /** Null while it loads, or when there is none. */ html: string | null;
