@@ -45,6 +45,14 @@ test('from stop to stop nothing is said or styled again that stands', async ({ p
   });
   await round();
   expect(await seen.jsonValue()).toEqual([]);
+  // However long a stop is, it scrolls, and not the page around it.
+  await page.goto(`/setup/${id}/menu`);
+  await expect(page.getByRole('heading', { level: 1, name: 'Menu & home' })).toBeVisible();
+  await expect(page.locator('[data-later]')).toHaveCount(0);
+  expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBe(0);
+  expect(
+    await page.locator('main').evaluate((main) => main.scrollHeight - main.clientHeight),
+  ).toBeGreaterThan(500);
 });
 
 test('that a page is slow to come is shown until it is there', async ({ page }) => {

@@ -233,6 +233,8 @@ onBeforeRouteLeave(async () => {
 }
 
 .work {
+  /* What is told and not seen stands where its words would: else the page itself would be as long as the stop. */
+  position: relative;
   grid-area: work;
   overflow: auto;
   padding: 18px 26px 32px;

@@ -28,10 +28,12 @@ function turn(area: Area, on: boolean): void {
           :disabled="readonly"
           @toggle="turn(area, $event)"
         >
-          <AreaSign :item="{ to: 'area', area }" :size="17" />
-          <span>
-            {{ t(`learner.areas.${area}`) }}
-            <span class="soft">{{ t(`setup.menu.areaTexts.${area}`) }}</span>
+          <span class="area">
+            <AreaSign :item="{ to: 'area', area }" :size="17" />
+            <span>
+              {{ t(`learner.areas.${area}`) }}
+              <span class="soft">{{ t(`setup.menu.areaTexts.${area}`) }}</span>
+            </span>
           </span>
         </CheckField>
       </li>
@@ -51,6 +53,13 @@ ul {
 
 li {
   border-bottom: 1px solid var(--rule);
+}
+
+.area {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+  padding-block: 3px;
 }
 
 .soft {

@@ -114,13 +114,13 @@ header .changes {
 }
 
 .to-day {
-  flex: 0 1 130px;
+  flex: 1 1 130px;
 }
 
 .to-day :deep(input) {
-  padding-inline: 7px 0;
+  padding-inline: 6px 0;
   font-family: var(--font-text);
-  font-size: 12.5px;
+  font-size: 12px;
 }
 
 header .said {
