@@ -13,6 +13,12 @@ import { openCleaning } from './text/cleaning.ts';
 import { openNotices } from './live/notices.ts';
 
 const TIDY_MS = 6 * 60 * 60 * 1000;
+/**
+ * A connection that rests is kept longer than whoever is before the server keeps it, a minute as a rule: closed from
+ * here just as it is used again, it would lose that request. Headers may come as late as that, too.
+ */
+const RESTS_MS = 75_000;
+const HEADERS_MS = 80_000;
 
 export interface RunningServer {
   readonly address: string;
@@ -38,6 +44,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
   }, TIDY_MS);
   tidying.unref();
   const http = createServer(createApp({ config, database, pool, log, notices, cleaning }));
+  http.keepAliveTimeout = RESTS_MS;
+  http.headersTimeout = HEADERS_MS;
   await new Promise<void>((resolve, reject) => {
     http.once('error', reject);
     http.listen(config.port, config.host, resolve);

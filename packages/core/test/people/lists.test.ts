@@ -1,6 +1,14 @@
 /** Class lists: what is read from them, in which encoding, and what somebody puts right. */
 import { describe, expect, test } from '@jest/globals';
-import { decodeList, encodingOf, readList } from '../../src/people/index.ts';
+import {
+  decodeList,
+  encodingOf,
+  MAX_LIST_COLUMNS,
+  MAX_LIST_LENGTH,
+  MAX_LIST_ROWS,
+  readList,
+  refuseList,
+} from '../../src/people/index.ts';
 import type { ListRow } from '../../src/people/index.ts';
 import { LIST_CASES } from './list-cases.ts';
 import type { Said } from './list-cases.ts';
@@ -65,6 +73,32 @@ describe('what somebody puts right', () => {
     expect([none.heading, none.rows.length]).toEqual([['Ana Total'], 1]);
     const all = readList('Name,ID\nA B,20417', { hasHeading: false });
     expect([all.heading, all.rows.length]).toEqual([null, 2]);
+  });
+});
+
+describe('what is no class list', () => {
+  test('is refused, with what it has and how much may be', () => {
+    expect(refuseList('x'.repeat(MAX_LIST_LENGTH + 1))).toMatchObject({
+      code: 'too_long',
+      most: MAX_LIST_LENGTH,
+    });
+    expect(refuseList('A B\n'.repeat(MAX_LIST_ROWS))).toMatchObject({
+      code: 'too_many_rows',
+      rows: MAX_LIST_ROWS + 1,
+    });
+    expect(refuseList(`Name\nA${';'.repeat(1_000_000)}`)).toEqual({
+      code: 'too_many_columns',
+      line: 2,
+      columns: 1_000_001,
+      most: MAX_LIST_COLUMNS,
+    });
+  });
+
+  test('and what is one is not: every list here, and a thousand addresses in a line', () => {
+    for (const { text } of LIST_CASES) expect(refuseList(text)).toBeNull();
+    const beside = Array.from({ length: 1000 }, (_, at) => `p${at}@x.example`).join(', ');
+    expect([refuseList(beside), readList(beside).rows.length]).toEqual([null, 1000]);
+    expect(refuseList('A B\n'.repeat(MAX_LIST_ROWS - 1))).toBeNull();
   });
 });
 

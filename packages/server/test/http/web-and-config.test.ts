@@ -47,6 +47,13 @@ describe('the web application', () => {
     },
   );
 
+  test('keeps a connection that rests for longer than whoever is before it', async () => {
+    const answer = await fetch(`${server.address}/`);
+    await answer.text();
+    const seconds = Number(/timeout=(\d+)/.exec(answer.headers.get('keep-alive') ?? '')?.[1]);
+    expect(seconds).toBeGreaterThan(60);
+  });
+
   test('sends a course’s home with what it asks for first, and its picture before any sheet or script', async () => {
     const learner = await signedIn(server, 'learner');
     const id = (await courseIds(server))['EFM-210-SPR27'] as string;

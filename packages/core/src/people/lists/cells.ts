@@ -14,7 +14,7 @@ export interface GridRow {
 }
 
 /** In the order in which they are believed, where two part a text equally well. */
-const DELIMITERS = ['\t', ';', ',', '|'] as const;
+export const DELIMITERS = ['\t', ';', ',', '|'] as const;
 /** Enough to see how a list is made. */
 const LOOKED_AT = 200;
 /** What some spreadsheets write into the first line for their own kind. */

@@ -27,8 +27,6 @@ export interface ListChoices {
   readonly hasHeading?: boolean;
 }
 
-/** A class list is no longer than that: a larger one is a mistake, and is refused before it is read. */
-export const MAX_LIST_ROWS = 20_000;
 /** Above a list stand a title, a date, a few words; no more. */
 const MOST_ABOVE = 15;
 
@@ -150,7 +148,7 @@ function ofAddresses(text: string): ListReading | null {
 }
 
 /**
- * @param text of the list; its lines end as they may
+ * @param text of the list, which is not refused (limits.ts); its lines end as they may
  * @param choices what somebody has put right in an earlier reading
  */
 export function readList(text: string, choices: ListChoices = {}): ListReading {

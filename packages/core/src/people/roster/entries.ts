@@ -21,24 +21,27 @@ export const hasKey = ({ id, address, userName }: ListRow): boolean =>
 const personOf = (row: ListRow): string => cellsOf(row, hasKey(row) ? null : row.class);
 
 export function entriesOf(rows: readonly ListRow[]): readonly Entry[] {
-  const found = new Map<string, { row: ListRow; classes: string[]; lines: number[] }>();
-  for (const row of rows) {
-    const key = personOf(row);
+  const keysOfRows = rows.map(keysOf);
+  const times = new Map<string, number>();
+  for (const keys of keysOfRows) for (const key of keys) times.set(key, (times.get(key) ?? 0) + 1);
+  const found = new Map<
+    string,
+    { row: ListRow; classes: string[]; lines: number[]; keys: readonly string[] }
+  >();
+  rows.forEach((row, at) => {
+    const keys = keysOfRows[at] ?? [];
+    // A key that no other row has names the row; all others are compared cell for cell.
+    const isAlone = keys.length > 0 && keys.every((key) => times.get(key) === 1);
+    const key = isAlone ? (keys[0] as string) : personOf(row);
     const entry = found.get(key);
     if (entry === undefined) {
-      found.set(key, { row, classes: row.class === null ? [] : [row.class], lines: [row.line] });
-      continue;
+      found.set(key, { row, classes: row.class === null ? [] : [row.class], lines: [row.line], keys });
+      return;
     }
     if (row.class !== null && !entry.classes.includes(row.class)) entry.classes.push(row.class);
     entry.lines.push(row.line);
-  }
-  return [...found].map(([key, { row, classes, lines }]) => ({
-    key,
-    row,
-    classes,
-    lines,
-    keys: keysOf(row),
-  }));
+  });
+  return [...found].map(([key, entry]) => ({ key, ...entry }));
 }
 
 /** The keys of a row by which two rows, or a row and a member, are one; each with what it is a key of. */
