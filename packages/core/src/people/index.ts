@@ -2,7 +2,7 @@
 export { decodeList, encodingOf, LIST_ENCODINGS } from './lists/encoding.ts';
 export type { ListEncoding } from './lists/encoding.ts';
 export { LIST_COLUMNS, LIST_ROLES } from './lists/list-row.ts';
-export type { Certainty, Doubt, ListColumn, ListRole, ListRow } from './lists/list-row.ts';
+export type { Certainty, Doubt, ListColumn, ListRole, ListRow, Named } from './lists/list-row.ts';
 export type { ColumnGuess } from './lists/columns.ts';
 export { MAX_LIST_COLUMNS, MAX_LIST_LENGTH, MAX_LIST_ROWS, refuseList } from './lists/limits.ts';
 export type { ListRefusal } from './lists/limits.ts';

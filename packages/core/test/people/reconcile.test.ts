@@ -11,18 +11,11 @@ import type {
   RosterMember,
 } from '../../src/people/index.ts';
 import { cellsOf } from '../../src/people/index.ts';
+import { member, rosterOf, UNNAMED } from '../support/roster.ts';
 import { naively } from './naive-reconciling.ts';
 
-const NOBODY = {
-  id: null,
-  given: null,
-  family: null,
-  name: null,
-  address: null,
-  userName: null,
-} as const;
 const row = (line: number, cells: Partial<ListRow>): ListRow => ({
-  ...NOBODY,
+  ...UNNAMED,
   line,
   class: null,
   role: null,
@@ -30,20 +23,6 @@ const row = (line: number, cells: Partial<ListRow>): ListRow => ({
   doubts: [],
   ...cells,
 });
-const member = (key: string, what: Partial<RosterMember>): RosterMember => ({
-  ...NOBODY,
-  key,
-  classes: [],
-  groups: [],
-  role: 'learner',
-  state: 'in',
-  isPlace: false,
-  isListed: true,
-  cells: null,
-  ...what,
-});
-const rosterOf = (...members: readonly RosterMember[]): Roster =>
-  new Map(members.map((one) => [one.key, one]));
 const kinds = ({ outcomes }: Reconciliation): string[] => outcomes.map((one) => one.kind);
 const reasons = ({ outcomes }: Reconciliation): string[] =>
   outcomes.map((one) => (one.kind === 'conflict' ? one.reason : one.kind));

@@ -2,35 +2,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { composed, readList, unknownIn, writeList } from '../../src/people/index.ts';
-import type { RosterMember } from '../../src/people/index.ts';
+import { member } from '../support/roster.ts';
 
-const member = (what: Partial<RosterMember>): RosterMember => ({
-  key: 'k',
-  id: null,
-  given: null,
-  family: null,
-  name: null,
-  address: null,
-  userName: null,
-  classes: [],
-  groups: [],
-  role: 'learner',
-  state: 'in',
-  isPlace: false,
-  isListed: true,
-  cells: null,
-  ...what,
-});
-const INES = member({ given: 'Inês', family: 'Carvalhal', userName: 'icarvalhal', classes: ['A', 'B'] });
+const INES = member('k', { given: 'Inês', family: 'Carvalhal', userName: 'icarvalhal', classes: ['A', 'B'] });
 
 describe('a column that is put together', () => {
   test.each([
     ['{given} {family} ({userName})', INES, 'Inês Carvalhal (icarvalhal)'],
-    ['{given} {family} ({userName})', member({ name: 'Suharto' }), ''],
-    ['{name} ({userName})', member({ name: 'Suharto' }), 'Suharto'],
+    ['{given} {family} ({userName})', member('k', { name: 'Suharto' }), ''],
+    ['{name} ({userName})', member('k', { name: 'Suharto' }), 'Suharto'],
     ['{name} <{address}>', INES, 'Inês Carvalhal'],
     ['{family}, {given}', INES, 'Carvalhal, Inês'],
-    ['{family}, {given}', member({ family: 'Rahimi' }), 'Rahimi'],
+    ['{family}, {given}', member('k', { family: 'Rahimi' }), 'Rahimi'],
     ['{class}', INES, 'A; B'],
     ['{role}: {id}', INES, 'learner:'],
     ['{shoe} {given}', INES, 'Inês'],
@@ -43,7 +26,7 @@ describe('a column that is put together', () => {
 });
 
 test('what a spreadsheet would compute is words', () => {
-  const evil = ['=1+1', '+cmd', '-2', '@sum', '=HYPERLINK("x","y")'].map((name) => member({ name }));
+  const evil = ['=1+1', '+cmd', '-2', '@sum', '=HYPERLINK("x","y")'].map((name) => member('k', { name }));
   const text = writeList([{ heading: 'Name', pattern: '{name}' }], evil);
   expect(text.split('\r\n').slice(1, 5)).toEqual(["'=1+1", "'+cmd", "'-2", "'@sum"]);
   expect(text).toContain(`"'=HYPERLINK(""x"",""y"")"`);
@@ -70,7 +53,7 @@ test('read again, a list says the same', () => {
   );
   fc.assert(
     fc.property(fc.array(someone, { minLength: 1, maxLength: 12 }), (people) => {
-      const members = people.map(member);
+      const members = people.map((one, at) => member(`k${at}`, one));
       const { rows, leftOut } = readList(writeList(columns, members));
       expect(leftOut).toEqual([]);
       expect(

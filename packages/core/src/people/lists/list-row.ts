@@ -31,18 +31,22 @@ export interface Doubt {
   readonly value: string;
 }
 
-/** A person as a list names them. Null: the list does not say. */
-export interface ListRow {
-  /** Of the text, from 1. */
-  readonly line: number;
+/** Who somebody is, as far as it is said. Null: it is not. */
+export interface Named {
   /** Given by the institution. */
   readonly id: string | null;
   readonly given: string | null;
   readonly family: string | null;
-  /** In one, where the list does not have it in two: it is never split. With it, `given` and `family` are null. */
+  /** In one, where nobody has said it in two: it is never split. With it, `given` and `family` are null. */
   readonly name: string | null;
   readonly address: string | null;
   readonly userName: string | null;
+}
+
+/** A person as a list names them. */
+export interface ListRow extends Named {
+  /** Of the text, from 1. */
+  readonly line: number;
   readonly class: string | null;
   readonly role: ListRole | null;
   readonly group: string | null;

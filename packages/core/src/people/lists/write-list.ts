@@ -4,19 +4,14 @@
  */
 import { csvOf } from '../../course/csv.ts';
 import type { RosterMember } from '../roster/roster.ts';
+import { LIST_COLUMNS } from './list-row.ts';
+import type { ListColumn } from './list-row.ts';
 
-export const WRITTEN_FIELDS = [
-  'id',
-  'given',
-  'family',
-  'name',
-  'address',
-  'userName',
-  'class',
-  'role',
-  'group',
-] as const;
-export type WrittenField = (typeof WRITTEN_FIELDS)[number];
+/** What a list says of somebody, each by itself. */
+export type WrittenField = Exclude<ListColumn, 'familyGiven' | 'ignored'>;
+export const WRITTEN_FIELDS: readonly WrittenField[] = LIST_COLUMNS.filter(
+  (column): column is WrittenField => column !== 'familyGiven' && column !== 'ignored',
+);
 
 export interface WrittenColumn {
   readonly heading: string;

@@ -1,17 +1,9 @@
 /** Who is in a course, as a class list is held against it: members and places that nobody has claimed yet. */
-import type { ListRole, ListRow } from '../lists/list-row.ts';
+import type { ListRole, ListRow, Named } from '../lists/list-row.ts';
 
-export interface RosterMember {
+export interface RosterMember extends Named {
   /** Of the member or place in this course. */
   readonly key: string;
-  /** Given by the institution. */
-  readonly id: string | null;
-  readonly given: string | null;
-  readonly family: string | null;
-  /** In one, where nobody has said it in two; with it, `given` and `family` are null. */
-  readonly name: string | null;
-  readonly address: string | null;
-  readonly userName: string | null;
   /** In their order, each once. */
   readonly classes: readonly string[];
   readonly groups: readonly string[];
@@ -38,14 +30,8 @@ export function cellsOf(row: ListRow, inClass = row.class): string {
 /** Addresses are the same in any case, and nothing else is changed in them. */
 export const addressKey = (address: string): string => address.toLowerCase();
 
-interface Called {
-  readonly given: string | null;
-  readonly family: string | null;
-  readonly name: string | null;
-}
-
 /** Given before family; empty for nobody. */
-export function calledOf({ given, family, name }: Called): string {
+export function calledOf({ given, family, name }: Pick<Named, 'given' | 'family' | 'name'>): string {
   if (given !== null && family !== null) return `${given} ${family}`;
   return given ?? family ?? name ?? '';
 }
