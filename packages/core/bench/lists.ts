@@ -4,7 +4,7 @@
  */
 import Papa from 'papaparse';
 import { readList, reconcile } from '../src/people/index.ts';
-import type { Roster, RosterMember } from '../src/people/index.ts';
+import { member, rosterOf } from '../test/support/roster.ts';
 import type { Comparison } from './measure.ts';
 
 const ROWS = 10_000;
@@ -46,31 +46,13 @@ const text = [
 ].join('\n');
 
 /** Every tenth is new, every twentieth has moved to another class, and some have gone. */
-const roster: Roster = new Map(
-  Array.from({ length: ROWS + 50 }, (_, at) => at)
+const roster = rosterOf(
+  ...Array.from({ length: ROWS + 50 }, (_, at) => at)
     .filter((at) => at % 10 !== 0)
-    .map((at): [string, RosterMember] => {
+    .map((at) => {
       const { id, given, family, address, inClass } = made(at);
-      const key = `m${at}`;
-      return [
-        key,
-        {
-          key,
-          id,
-          given,
-          family,
-          name: null,
-          address,
-          userName: null,
-          classes: [at % 20 === 1 ? 'EFM-210-x' : inClass],
-          groups: [],
-          role: 'learner',
-          state: 'in',
-          isPlace: false,
-          isListed: true,
-          cells: null,
-        },
-      ];
+      const classes = [at % 20 === 1 ? 'EFM-210-x' : inClass];
+      return member(`m${at}`, { id, given, family, address, classes });
     }),
 );
 

@@ -37,10 +37,9 @@ export function useAnswer<Line extends RequestLine>(
     } catch (error) {
       if (mine !== latest) return;
       const code = error instanceof ProblemError ? error.problem.code : null;
-      if (code === 'not_signed_in' && isLeaving()) return;
       if (code === 'not_signed_in') {
-        // The session has ended meanwhile: sign in, and come back here.
-        location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
+        // The session has ended meanwhile: sign in, and come back here; unless it was ended from here.
+        if (!isLeaving()) location.assign(`/sign-in?then=${encodeURIComponent(location.pathname)}`);
         return;
       }
       if (code === 'not_found' || code === 'not_allowed') state.value = 'nothing';

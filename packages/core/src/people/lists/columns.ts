@@ -10,9 +10,6 @@ export interface ColumnGuess {
   readonly certainty: Certainty;
 }
 
-/** Read from several columns, each adds to the others: a group, or a second family name. */
-const MAY_REPEAT: readonly ListColumn[] = ['ignored'];
-
 /** So many rows of a column say what it is. */
 const LOOKED_AT = 300;
 const MOST = 0.7;
@@ -85,11 +82,9 @@ export function guessColumns(
     // A heading that says something else is believed: "Notes" holds no names.
     if (guesses[at] !== null || (heading !== null && bare(heading[at] ?? '') !== '')) continue;
     const column = seenIn(stuffOf(rows, at));
-    if (column !== null && (!has(column) || MAY_REPEAT.includes(column))) {
-      guesses[at] = { column, certainty: 'seen' };
-    }
+    if (column !== null && !has(column)) guesses[at] = { column, certainty: 'seen' };
   }
-  const hasName = ['name', 'familyGiven', 'given', 'family'].some((one) => has(one as ListColumn));
+  const hasName = (['name', 'familyGiven', 'given', 'family'] as const).some(has);
   for (let at = 0; at < width - 1 && !hasName && heading === null; at += 1) {
     if (!inTwo(rows, guesses, at)) continue;
     guesses[at] = { column: 'given', certainty: 'seen' };

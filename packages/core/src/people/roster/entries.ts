@@ -1,5 +1,5 @@
 /** The rows of a list by whom they mean: rows that are alike are one, and rows of one person hold all its classes. */
-import type { ListRow } from '../lists/list-row.ts';
+import type { ListRow, Named } from '../lists/list-row.ts';
 import { addressKey, cellsOf } from './roster.ts';
 
 export interface Entry {
@@ -45,11 +45,7 @@ export function entriesOf(rows: readonly ListRow[]): readonly Entry[] {
 }
 
 /** The keys of a row by which two rows, or a row and a member, are one; each with what it is a key of. */
-export function keysOf(one: {
-  readonly id: string | null;
-  readonly address: string | null;
-  readonly userName: string | null;
-}): readonly string[] {
+export function keysOf(one: Pick<Named, 'id' | 'address' | 'userName'>): readonly string[] {
   const keys: string[] = [];
   if (one.id !== null) keys.push(`id ${one.id}`);
   if (one.address !== null) keys.push(`address ${addressKey(one.address)}`);

@@ -137,8 +137,8 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
         >
       </p>
     </div>
-    <LaterPart
-      ><section aria-labelledby="access-moments">
+    <LaterPart>
+      <section aria-labelledby="access-moments">
         <h2 id="access-moments">{{ t('setup.access.moments') }}</h2>
         <p class="soft">{{ t('setup.access.momentsText') }}</p>
         <PlainTable
@@ -162,8 +162,8 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
             </td>
           </tr>
         </PlainTable>
-      </section></LaterPart
-    >
+      </section>
+    </LaterPart>
     <LaterPart><RulePart :readonly="plan.isReadonly" /></LaterPart>
     <LaterPart><GroupPart :readonly="plan.isReadonly" /></LaterPart>
     <LaterPart><ExceptionPart :readonly="plan.isReadonly" /></LaterPart>

@@ -110,7 +110,7 @@ async function remove(line: Line): Promise<void> {
 }
 
 const isAdding = ref(false);
-const who = ref('');
+const who = ref<string | null>(null);
 const node = ref('');
 const field = ref<Field>('due');
 const moment = ref<PlannedMoment | null>(null);
@@ -127,7 +127,7 @@ const everybody = computed((): readonly Choosable[] => [
   ...members.value.map(({ person, name }) => ({ id: `person ${person}`, name })),
 ]);
 function begin(): void {
-  who.value = '';
+  who.value = null;
   node.value = '';
   field.value = 'due';
   moment.value = null;
@@ -144,7 +144,7 @@ function chosenNode(id: string): void {
 }
 
 async function save(): Promise<void> {
-  const [kind, id = ''] = who.value.split(' ');
+  const [kind, id = ''] = (who.value ?? '').split(' ');
   if (moment.value === null || node.value === '' || id === '') return;
   const empty = { opens: null, due: null, until: null };
   if (kind === 'group') {
@@ -219,11 +219,10 @@ async function save(): Promise<void> {
     <DialogBox v-model="isAdding" :title="t('setup.access.exceptions.add')" :width="620">
       <div class="fields">
         <PersonField
-          class="who"
           :label="t('setup.access.exceptions.who')"
-          :person="who === '' ? null : who"
+          :person="who"
           :people="everybody"
-          @choose="who = $event ?? ''"
+          @choose="who = $event"
         />
         <SelectField
           :label="t('setup.access.exceptions.field')"
@@ -246,7 +245,7 @@ async function save(): Promise<void> {
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <template #foot>
         <PushButton @click="isAdding = false">{{ t('common.cancel') }}</PushButton>
-        <PushButton weight="main" :disabled="who === '' || node === '' || moment === null" @click="save">
+        <PushButton weight="main" :disabled="who === null || node === '' || moment === null" @click="save">
           {{ t('setup.moment.set') }}
         </PushButton>
       </template>

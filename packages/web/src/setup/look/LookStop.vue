@@ -121,8 +121,8 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
         />
       </div>
     </section>
-    <LaterPart
-      ><section id="field-banner" aria-labelledby="pictures-part" tabindex="-1">
+    <LaterPart>
+      <section id="field-banner" aria-labelledby="pictures-part" tabindex="-1">
         <h2 id="pictures-part">{{ t('setup.look.parts.pictures') }}</h2>
         <p class="soft">{{ t('setup.look.picturesText') }}</p>
         <PictureChoice
@@ -161,10 +161,10 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
             <strong>{{ course.title }}</strong>
           </div>
         </div>
-      </section></LaterPart
-    >
-    <LaterPart
-      ><section aria-labelledby="language-part">
+      </section>
+    </LaterPart>
+    <LaterPart>
+      <section aria-labelledby="language-part">
         <h2 id="language-part">{{ t('setup.look.parts.language') }}</h2>
         <div class="pair">
           <SelectField
@@ -193,10 +193,10 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
             )
           }}
         </p>
-      </section></LaterPart
-    >
-    <LaterPart
-      ><section aria-labelledby="people-part">
+      </section>
+    </LaterPart>
+    <LaterPart>
+      <section aria-labelledby="people-part">
         <h2 id="people-part">{{ t('setup.look.parts.people') }}</h2>
         <p class="soft">{{ t('setup.look.peopleText') }}</p>
         <div v-for="role in ROLES" :key="role" class="pair role">
@@ -212,8 +212,9 @@ function name(role: Role, part: 'one' | 'many', text: string): void {
             :readonly="plan.isReadonly"
             @type="name(role, part, $event)"
           />
-        </div></section
-    ></LaterPart>
+        </div>
+      </section>
+    </LaterPart>
   </div>
 </template>
 

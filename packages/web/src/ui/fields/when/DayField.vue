@@ -5,7 +5,7 @@ import type { Reading } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay } from '../../../words/dates.ts';
-import { useCourseDays } from './day-context.ts';
+import { readingFrom, useCourseDays, writtenAgain } from './day-context.ts';
 import PickDay from './PickDay.vue';
 import { orExpected } from '../reading/expected.ts';
 import TypedField from '../TypedField.vue';
@@ -47,21 +47,19 @@ const days = useCourseDays();
 const field = ref<{ focus: () => void; reading: unknown } | null>(null);
 
 function readAny(text: string): Reading<string | null> {
-  const { today, first } = days();
-  const from = first !== null && first < today ? first : today;
-  return readDay(text, typedIn(locale.value), { today, from, here: props.day });
+  return readDay(text, typedIn(locale.value), readingFrom(days(), props.day));
 }
 
 function read(text: string): Reading<string | null> {
   return orExpected(readAny(text), props.required, { code: 'day' });
 }
 
-/** With its year, unless the words without one are read as the same day. */
 function write(day: string): string {
-  const weekday = !props.short;
-  const brief = formatDay(day, locale.value, { today: days().today, weekday });
-  const again = readAny(brief);
-  return again.ok && again.value === day ? brief : formatDay(day, locale.value, { today: '0000', weekday });
+  const words = (today: string): string => formatDay(day, locale.value, { today, weekday: !props.short });
+  return writtenAgain(words, days(), (brief) => {
+    const again = readAny(brief);
+    return again.ok && again.value === day;
+  });
 }
 
 /** What day it is that is being typed; a day that is past says so. */

@@ -5,7 +5,7 @@ import type { LocalMoment, Reading } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay } from '../../../words/dates.ts';
-import { useCourseDays } from './day-context.ts';
+import { readingFrom, useCourseDays, writtenAgain } from './day-context.ts';
 import PickDay from './PickDay.vue';
 import { orExpected } from '../reading/expected.ts';
 import TypedField from '../TypedField.vue';
@@ -33,10 +33,7 @@ const days = useCourseDays();
 const field = ref<{ focus: () => void; reading: unknown } | null>(null);
 
 function readAny(text: string): Reading<LocalMoment | null> {
-  const { today, first } = days();
-  const from = first !== null && first < today ? first : today;
-  const here = props.moment?.day ?? null;
-  const got = readMoment(text, typedIn(locale.value), { today, from, here });
+  const got = readMoment(text, typedIn(locale.value), readingFrom(days(), props.moment?.day ?? null));
   if (!got.ok || got.value === null) return got as Reading<null>;
   const { day, time } = got.value;
   return { ok: true, value: { day, time: time ?? props.usual } };
@@ -46,20 +43,24 @@ function read(text: string): Reading<LocalMoment | null> {
   return orExpected(readAny(text), props.required, { code: 'moment' });
 }
 
-/** With its year, unless the words without one are read as the same day. */
-function write({ day, time }: LocalMoment): string {
-  const brief = `${formatDay(day, locale.value, { today: days().today })} ${time}`;
-  const again = readAny(brief);
-  return again.ok && again.value?.day === day
-    ? brief
-    : `${formatDay(day, locale.value, { today: '0000' })} ${time}`;
+const words = ({ day, time }: LocalMoment, today: string): string =>
+  `${formatDay(day, locale.value, { today })} ${time}`;
+
+function write(moment: LocalMoment): string {
+  return writtenAgain(
+    (today) => words(moment, today),
+    days(),
+    (brief) => {
+      const again = readAny(brief);
+      return again.ok && again.value?.day === moment.day;
+    },
+  );
 }
 
 /** What is being typed, as it will be taken. */
 const said = computed(() => {
   const typed = field.value?.reading as LocalMoment | null | undefined;
-  if (typed === undefined || typed === null) return '';
-  return `${formatDay(typed.day, locale.value, { today: '0000' })} ${typed.time}`;
+  return typed === undefined || typed === null ? '' : words(typed, '0000');
 });
 
 defineExpose({ focus: () => field.value?.focus() });

@@ -1,4 +1,5 @@
 /** What fields for days know of where they stand: today, the course's days, and what each day is in it. */
+import type { DayContext } from '@itinerary/core';
 import { inject } from 'vue';
 import type { ComputedRef, InjectionKey } from 'vue';
 import { useSession } from '../../../stores/session.ts';
@@ -19,6 +20,25 @@ export interface CourseDays {
 }
 
 export const COURSE_DAYS: InjectionKey<ComputedRef<CourseDays>> = Symbol('course days');
+
+/** What somebody types is read from the course's first day on where that is past, else from today. */
+export function readingFrom({ today, first }: CourseDays, here: string | null): DayContext {
+  return { today, from: first !== null && first < today ? first : today, here };
+}
+
+/**
+ * Words of a day without its year, unless they are read as another: then with it.
+ *
+ * @param words of the day, as of the given today
+ */
+export function writtenAgain(
+  words: (today: string) => string,
+  { today }: CourseDays,
+  isSame: (words: string) => boolean,
+): string {
+  const brief = words(today);
+  return isSame(brief) ? brief : words('0000');
+}
 
 /** Outside a course there are no marks, and weeks begin on Monday. */
 export function useCourseDays(): () => CourseDays {
