@@ -68,6 +68,18 @@ const APART: readonly ListCase[] = [
     ],
   },
   {
+    name: 'a sign too many in one line, where names have commas as regularly',
+    text: lines(
+      'ID;Last, First',
+      ...Array.from({ length: 11 }, (_, index) => `T-${20_417 + index};Rahimi, Noor`),
+      'T-20428;Carvalhal, Inês;',
+    ),
+    rows: [
+      ...Array.from({ length: 11 }, (_, index) => person('Noor', 'Rahimi', { id: `T-${20_417 + index}` })),
+      person('Inês', 'Carvalhal', { id: 'T-20428' }),
+    ],
+  },
+  {
     name: 'a sign more at the end of every line',
     text: parted(',').replaceAll('\n', ',\n'),
     rows: [INES, NOOR],
@@ -186,13 +198,13 @@ const COLUMNS: readonly ListCase[] = [
     name: 'a role that nobody knows is doubted',
     text: lines('Name;Role', 'A B;Captain', 'C D;Student'),
     rows: [named('A B'), named('C D', { role: 'learner' })],
-    doubts: ['unknown_role Captain'],
+    doubts: ['unknown_role of role: Captain'],
   },
   {
     name: 'an address that is none is doubted',
     text: lines('Name;Email', 'A B;ab at ternpoint', 'C D;cd@ternpoint.example'),
     rows: [named('A B'), named('C D', { address: 'cd@ternpoint.example' })],
-    doubts: ['no_address ab at ternpoint'],
+    doubts: ['no_address of address: ab at ternpoint'],
   },
   {
     name: 'addresses with what letters put around them',
@@ -211,25 +223,25 @@ const COLUMNS: readonly ListCase[] = [
     name: 'an id that a spreadsheet has made a power of',
     text: lines('ID;Name', '2.04177E+11;A B', '204177123456;C D'),
     rows: [named('A B'), named('C D', { id: '204177123456' })],
-    doubts: ['power 2.04177E+11'],
+    doubts: ['power of id: 2.04177E+11'],
   },
   {
     name: 'a power with a comma',
     text: lines('ID;Name', '2,04177E+11;A B'),
     rows: [named('A B')],
-    doubts: ['power 2,04177E+11'],
+    doubts: ['power of id: 2,04177E+11'],
   },
   {
     name: 'an id that a spreadsheet has made a day of',
     text: lines('ID,Name', '03-Mar,A B', 'MAR-04,C D', 'T-4711,E F'),
     rows: [named('A B'), named('C D'), named('E F', { id: 'T-4711' })],
-    doubts: ['date 03-Mar', 'date MAR-04'],
+    doubts: ['date of id: 03-Mar', 'date of id: MAR-04'],
   },
   {
     name: 'a cell that was too narrow',
     text: lines('ID,Name', '########,A B'),
     rows: [named('A B')],
-    doubts: ['cut_off ########'],
+    doubts: ['cut_off of id: ########'],
   },
   {
     name: 'noughts before a number stay',

@@ -22,7 +22,9 @@ describe('lists as they arrive', () => {
   test.each(LIST_CASES)('$name', ({ text, rows, doubts = [] }) => {
     const reading = readList(text);
     expect(reading.rows.map(said)).toEqual(rows);
-    const found = reading.rows.flatMap((row) => row.doubts.map(({ code, value }) => `${code} ${value}`));
+    const found = reading.rows.flatMap((row) =>
+      row.doubts.map(({ code, column, value }) => `${code} of ${column}: ${value}`),
+    );
     expect(found).toEqual(doubts);
   });
 

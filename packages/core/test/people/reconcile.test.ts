@@ -164,6 +164,14 @@ describe('a list taken in', () => {
     expect(take(after).touched).toEqual([]);
   });
 
+  test('whom a list has is listed from then on, also where it changes nothing', () => {
+    const byHand = rosterOf(member('hand', { id: '1', isListed: false }));
+    const reading = reconcile([row(1, { id: '1' })], byHand);
+    const { roster: after, touched } = applyList(byHand, reading, new Set(), newKey);
+    expect([kinds(reading), touched.length, after.get('hand')?.isListed]).toEqual([['unchanged'], 1, true]);
+    expect(reconcile([], after).gone.map(({ key }) => key)).toEqual(['hand']);
+  });
+
   test('is taken back whole, or not at all where somebody has been changed since', () => {
     const applied = take(roster);
     expect(takeBackList(applied.roster, applied)).toEqual({ ok: true, roster });

@@ -5,7 +5,9 @@
  */
 import { beforeEach, expect, test } from '@jest/globals';
 import { defineComponent, h, nextTick, ref } from 'vue';
+import { VDialog } from 'vuetify/components/VDialog';
 import { useBehind } from '../../src/ui/frame/behind.ts';
+import DialogBox from '../../src/ui/frame/DialogBox.vue';
 import { useFocusIn } from '../../src/ui/frame/focus-in.ts';
 import { showing } from '../support/mounted.ts';
 
@@ -100,4 +102,13 @@ test('what opens beside something takes the focus, and gives it back when it goe
   isThere.value = false;
   await settled();
   expect(document.activeElement).toBe(first);
+});
+
+test('of a dialog that was never opened there is nothing; once it was, it stays as it was left', async () => {
+  const dialog = show(DialogBox, { props: { title: 'Numbers', modelValue: false } });
+  expect(dialog.findComponent(VDialog).exists()).toBe(false);
+  await dialog.setProps({ modelValue: true });
+  expect(dialog.findComponent(VDialog).props('modelValue')).toBe(true);
+  await dialog.setProps({ modelValue: false });
+  expect(dialog.findComponent(VDialog).props('modelValue')).toBe(false);
 });

@@ -55,11 +55,12 @@ function outside({ opens, closes }: JoinWay['window'], at: number): No | null {
 
 /** Where there is no seat: a place in the line of the limit that is in the way, the way's before the course's. */
 function seatless(course: JoinCourse, way: JoinWay, joiner: Joiner, at: number): JoinAnswer | null {
+  // A seat that is kept for oneself is no obstacle.
   if (way.gives !== 'learner' || heldFor(course, joiner.person, at).length > 0) return null;
   const isFull = (seats: number | null, taken: number): boolean => seats !== null && taken >= seats;
-  const limit = isFull(way.seats, seatsTaken(course, way.kind, at, joiner.person))
+  const limit = isFull(way.seats, seatsTaken(course, way.kind, at))
     ? 'way'
-    : isFull(course.seats, seatsTaken(course, null, at, joiner.person))
+    : isFull(course.seats, seatsTaken(course, null, at))
       ? 'course'
       : null;
   if (limit === null) return null;

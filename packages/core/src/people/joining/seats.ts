@@ -9,19 +9,13 @@ export const heldFor = (course: JoinCourse, person: string | null, at: number): 
 
 /**
  * @param way only seats of this way; null: of the course, of which each is one
- * @param but their own hold is no obstacle to them
  * @returns people who have a seat, or for whom one is kept
  */
-export function seatsTaken(
-  course: JoinCourse,
-  way: WayKind | null,
-  at: number,
-  but: string | null = null,
-): number {
+export function seatsTaken(course: JoinCourse, way: WayKind | null, at: number): number {
   const taken = new Set<string>();
   for (const one of course.learners) if (way === null || one.way === way) taken.add(one.person);
   for (const one of course.held) {
-    if (stands(one, at) && one.person !== but && (way === null || one.way === way)) taken.add(one.person);
+    if (stands(one, at) && (way === null || one.way === way)) taken.add(one.person);
   }
   return taken.size;
 }
