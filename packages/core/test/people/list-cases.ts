@@ -347,6 +347,11 @@ const NO_HEADING: readonly ListCase[] = [
     ),
   },
   {
+    name: 'no headings: one number for all is no id of anybody',
+    text: lines(...['Ana Ruiz', 'Bea Sol', 'Cleo Ney', 'Dia Om'].map((name) => `20417;${name}`)),
+    rows: ['Ana Ruiz', 'Bea Sol', 'Cleo Ney', 'Dia Om'].map((name) => named(name, { class: '20417' })),
+  },
+  {
     name: 'no headings: roles',
     text: lines('Inês Carvalhal;student', 'Noor Rahimi;teacher'),
     rows: [named('Inês Carvalhal', { role: 'learner' }), named('Noor Rahimi', { role: 'instructor' })],
@@ -407,6 +412,11 @@ const PASTED: readonly ListCase[] = [
     name: 'quoted names before addresses in brackets',
     text: '"Inês Carvalhal" <ines@x.example>; "Noor \\"N\\" Rahimi" <noor@x.example>',
     rows: [at('ines@x.example', 'Inês Carvalhal'), at('noor@x.example', 'Noor "N" Rahimi')],
+  },
+  {
+    name: 'a name with the sign of an address in it',
+    text: '"Inês @ Tern Point" <ines@x.example>, Noor@home <noor@x.example>',
+    rows: [at('ines@x.example', 'Inês @ Tern Point'), at('noor@x.example', 'Noor@home')],
   },
   {
     name: 'family and given with a comma before addresses',

@@ -46,7 +46,7 @@ export function addressesIn(text: string): readonly NamedAddress[] | null {
     if (named === null) return null;
     const name = tidy((named[1] ?? named[2] ?? '').replaceAll(/\\(.)/g, '$1'));
     // A name goes over no line: what stands above belongs to somebody else, or is no list of addresses.
-    if (lines(named[2] ?? '') > 0 || name.includes('@')) return null;
+    if (lines(named[2] ?? '') > 0) return null;
     const address = named[3] ?? '';
     if (!isAddress(address)) return null;
     found.push({ line, name: name === '' ? null : name.replace(/^'(.*)'$/, '$1'), address });
