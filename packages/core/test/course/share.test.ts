@@ -52,8 +52,10 @@ test('what is no plain value is taken as it comes', () => {
 });
 
 test('of any two values it says what the second says', () => {
+  /** As they come back from JSON, which has no -0. */
+  const value = fc.jsonValue().map(clone);
   fc.assert(
-    fc.property(fc.jsonValue(), fc.jsonValue(), (before, next) => {
+    fc.property(value, value, (before, next) => {
       expect(share<unknown>(before, next)).toEqual(next);
       expect(share<unknown>(before, clone(before))).toBe(before);
     }),
