@@ -118,7 +118,7 @@ export default tseslint.config(
     files: ['packages/contract/src/**/*.ts'],
     rules: {
       'no-restricted-imports': banned({
-        regex: onlyFrom('zod', '@itinerary/core'),
+        regex: onlyFrom('zod', '@itinerary/core', '@itinerary/core/people'),
         message: 'The contract stands on core alone.',
       }),
     },

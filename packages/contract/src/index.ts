@@ -43,7 +43,17 @@ export type {
   UploadAnswer,
 } from './files/schemas.ts';
 export type {
+  KeptShape,
+  ListCounts,
+  ListsAnswer,
+  RosterAnswer,
+  SentRow,
+  TakeList,
+  TakenListAnswer,
+} from './members/list-schemas.ts';
+export type {
   ClassmatesAnswer,
+  EditMembers,
   MembersAnswer,
   OwnMoments,
   OwnMomentsAnswer,

@@ -5,6 +5,7 @@ import { course, pathId } from '../shape/route.ts';
 import {
   addMembersSchema,
   classmatesSchema,
+  editMembersSchema,
   memberGroupsSchema,
   membersSchema,
   ownMomentsListSchema,
@@ -12,6 +13,7 @@ import {
   peopleSchema,
   standingSchema,
 } from './schemas.ts';
+import { listsSchema, rosterSchema, takeListSchema, takenListSchema } from './list-schemas.ts';
 import type { Route } from '../shape/route.ts';
 
 export const MEMBERS_ROUTES = {
@@ -43,6 +45,53 @@ export const MEMBERS_ROUTES = {
     body: addMembersSchema,
     status: 200,
     answer: membersSchema,
+  },
+  editMembers: {
+    method: 'post',
+    path: '/api/courses/{course}/members/edit',
+    access: 'members',
+    summary: 'Give several people a role, take them off, or put them into groups and out of them',
+    params: course,
+    body: editMembersSchema,
+    status: 200,
+    answer: membersSchema,
+  },
+  roster: {
+    method: 'get',
+    path: '/api/courses/{course}/roster',
+    access: 'members',
+    summary: 'Who is or was on the course, as a class list is held against it',
+    params: course,
+    status: 200,
+    answer: rosterSchema,
+  },
+  lists: {
+    method: 'get',
+    path: '/api/courses/{course}/lists',
+    access: 'members',
+    summary: 'Class lists that were taken into the course',
+    params: course,
+    status: 200,
+    answer: listsSchema,
+  },
+  takeList: {
+    method: 'post',
+    path: '/api/courses/{course}/lists',
+    access: 'members',
+    summary: 'Take a class list into the course, as one act',
+    params: course,
+    body: takeListSchema,
+    status: 200,
+    answer: takenListSchema,
+  },
+  takeBackList: {
+    method: 'post',
+    path: '/api/courses/{course}/lists/{list}/undo',
+    access: 'members',
+    summary: 'Take a class list back, whole, while nothing stands against it',
+    params: course.extend({ list: pathId }),
+    status: 200,
+    answer: takenListSchema,
   },
   removeMember: {
     method: 'delete',

@@ -1,15 +1,30 @@
 /** Who is on a course, and what each of them has of their own in it. */
-import { idSchema, momentSchema, personExceptionSchema } from '@itinerary/core';
+import { idSchema, MAX_GROUPS, momentSchema, personExceptionSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
+import { MAX_LIST_ROWS, WAYS } from '@itinerary/core/people';
 import { z } from 'zod';
 import { personSchema, roleSchema } from '../people/schemas.ts';
 
+/** As many as a list has. */
+const MOST_AT_ONCE = MAX_LIST_ROWS;
+const severalSchema = z.array(z.uuid()).min(1).max(MOST_AT_ONCE);
+
 export const memberSchema = z.object({
   person: z.uuid(),
+  /** As this course calls them: what a list says, else what the account says. */
   name: z.string(),
-  address: z.string(),
+  /** Null: nobody has said one. */
+  address: z.string().nullable(),
+  /** Given by the institution. */
+  number: z.string().nullable(),
+  userName: z.string().nullable(),
   role: roleSchema,
   joinedAt: z.iso.datetime(),
+  way: z.enum(WAYS),
+  /** When they were last in the course; null: they have not been. */
+  lastAt: z.iso.datetime().nullable(),
+  /** Nobody has an account for it yet. */
+  isPlace: z.boolean(),
   /** Ids of the course's groups and classes that they are in. */
   groups: z.array(z.string()),
 });
@@ -23,6 +38,27 @@ export const addMembersSchema = z.strictObject({
   people: z.array(z.uuid()).min(1).max(500),
   role: roleSchema,
 });
+
+/** What is done to several at once, whole or not at all. */
+export const editMembersSchema = z.discriminatedUnion('act', [
+  z.strictObject({ act: z.literal('role'), people: severalSchema, role: roleSchema }),
+  z.strictObject({ act: z.literal('remove'), people: severalSchema }),
+  z.strictObject({
+    act: z.literal('groups'),
+    /** Who goes into a group or class, and who out of it. */
+    groups: z
+      .array(
+        z.strictObject({
+          group: idSchema,
+          add: z.array(z.uuid()).max(MOST_AT_ONCE),
+          leave: z.array(z.uuid()).max(MOST_AT_ONCE),
+        }),
+      )
+      .min(1)
+      .max(MAX_GROUPS),
+  }),
+]);
+export type EditMembers = z.infer<typeof editMembersSchema>;
 
 export const peopleSchema = z.object({ people: z.array(personSchema), more: z.boolean() });
 export type PeopleAnswer = DeepReadonly<z.infer<typeof peopleSchema>>;

@@ -15,6 +15,7 @@ export const problemCodes = [
   'foreign_origin',
   'too_large',
   'out_of_step',
+  'members_changed',
   'busy',
   'database_away',
   'internal',

@@ -56,6 +56,7 @@ export {
   exceptionSchema,
   findableSchema,
   groupSchema,
+  MAX_GROUPS,
   groupWorkSchema,
   localMomentSchema,
   MAX_CONDITIONS,

@@ -20,7 +20,7 @@ export type {
   Outcome,
   Reconciliation,
 } from './roster/reconcile.ts';
-export { calledOf, cellsOf } from './roster/roster.ts';
+export { addressKey, calledOf, cellsOf } from './roster/roster.ts';
 export type { Roster, RosterMember } from './roster/roster.ts';
 export { beyondSeats, canJoin } from './joining/can-join.ts';
 export { WAYS } from './joining/joining.ts';

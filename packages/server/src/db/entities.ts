@@ -15,7 +15,8 @@ import type {
   TextFacts,
   Words,
 } from '@itinerary/core';
-import type { DemoPart, PersonKind } from '@itinerary/contract';
+import type { DemoPart, KeptShape, ListCounts, PersonKind } from '@itinerary/contract';
+import type { AppliedList, Named, WayKind } from '@itinerary/core/people';
 
 export const InstitutionRow = defineEntity({
   name: 'InstitutionRow',
@@ -66,9 +67,12 @@ export const PersonRow = defineEntity({
     id: p.string().primary(),
     institutionId: p.string(),
     name: p.string(),
-    address: p.string(),
+    /** What one signs in with; null: a place, which nobody has claimed yet. */
+    address: p.string().nullable(),
     kind: p.string().$type<PersonKind>(),
     passwordHash: p.string(),
+    /** The only course that a place is in. */
+    placeIn: p.string().nullable(),
     /** What the person is for in the demo; null for everybody who is not offered as a card. */
     demoPart: p.string().$type<DemoPart>().nullable(),
   }),
@@ -172,8 +176,42 @@ export const MemberRow = defineEntity({
     personId: p.string().primary(),
     role: p.string().$type<Role>(),
     joinedAt: p.string(),
-    /** When they were taken off; they keep everything and can return. */
+    /** When they left or were removed; they keep everything and can return. */
     leftAt: p.string().nullable(),
+    leftHow: p.string().$type<'left' | 'removed'>().nullable(),
+    /** The way by which they came. */
+    way: p.string().$type<WayKind>().default('staff'),
+    /** What lists and staff say of them in this course, where they say something. */
+    listed: p.json<Named>().nullable(),
+    /** A list, or the registry, has them. */
+    isListed: p.boolean().default(false),
+    /** Of a place without a key: the row that made it, cell for cell. */
+    cells: p.text().nullable(),
+  }),
+});
+
+/** A list that was taken into a course as one act. */
+export const MemberListRow = defineEntity({
+  name: 'MemberListRow',
+  tableName: 'member_list',
+  properties: (p) => ({
+    courseId: p.string().primary(),
+    /** Made by the client, and taken once. */
+    id: p.string().primary(),
+    turn: p.integer(),
+    at: p.string(),
+    by: p.string(),
+    /** The file's name; empty: it was pasted. */
+    source: p.string(),
+    /** How its columns were read, for the next one that has the same headings. */
+    shape: p.json<KeptShape>(),
+    counts: p.json<ListCounts>(),
+    /** Each member whom it touched, before (null: not there) and after. */
+    touched: p.json<AppliedList['touched']>(),
+    /** Ids of the classes and groups that it made. */
+    made: p.json<string[]>(),
+    undoneAt: p.string().nullable(),
+    undoneBy: p.string().nullable(),
   }),
 });
 
@@ -293,6 +331,8 @@ export const RemarkRow = defineEntity({
 
 export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
+export type MemberRecord = InferEntity<typeof MemberRow>;
+export type MemberListRecord = InferEntity<typeof MemberListRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
 export type RemarkRecord = InferEntity<typeof RemarkRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
@@ -309,6 +349,7 @@ export const ENTITIES = [
   StoredFileRow,
   ChangeRow,
   MemberRow,
+  MemberListRow,
   MemberGroupRow,
   PersonExceptionRow,
   DeedRow,

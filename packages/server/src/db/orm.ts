@@ -14,6 +14,7 @@ import { Migration0008 } from './migrations/migration-0008.ts';
 import { Migration0009 } from './migrations/migration-0009.ts';
 import { Migration0010 } from './migrations/migration-0010.ts';
 import { Migration0011 } from './migrations/migration-0011.ts';
+import { Migration0012 } from './migrations/migration-0012.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -31,6 +32,7 @@ export const MIGRATIONS = [
   { name: '0009-kinds-in-a-table', class: Migration0009 },
   { name: '0010-tries-counted-first', class: Migration0010 },
   { name: '0011-who-sent-a-file', class: Migration0011 },
+  { name: '0012-lists-of-members', class: Migration0012 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

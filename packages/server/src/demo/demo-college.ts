@@ -101,6 +101,7 @@ export async function writeDemoCollege(
         kind,
         passwordHash,
         demoPart: part ?? null,
+        placeIn: null,
       };
       inner.persist(inner.create(PersonRow, row));
     });
@@ -174,6 +175,7 @@ const TABLES = [
   'deed',
   'person_exception',
   'member_group',
+  'member_list',
   'member',
   'change',
   'long_text',

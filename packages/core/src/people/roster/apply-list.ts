@@ -38,13 +38,13 @@ function placeOf({ row, classes, key: cells }: Entry, key: string): RosterMember
  * Effects in this order: returning, added, changed, removed. What is still asked has none.
  *
  * @param remove the keys of those who are no longer listed and are to go; others stay
- * @param newKey a key that nobody has had
+ * @param newKey for whom it adds: a key that is in no roster
  */
 export function applyList(
   roster: Roster,
   { outcomes, gone }: Reconciliation,
   remove: ReadonlySet<string>,
-  newKey: () => string,
+  newKey: (entry: Entry) => string,
 ): AppliedList {
   const next = new Map(roster);
   const touched: AppliedList['touched'][number][] = [];
@@ -56,7 +56,7 @@ export function applyList(
     if (one.kind !== 'returning') continue;
     put(one.member, { ...changed(one.member, one.changes), state: 'in', isListed: true });
   }
-  for (const one of outcomes) if (one.kind === 'added') put(null, placeOf(one.entry, newKey()));
+  for (const one of outcomes) if (one.kind === 'added') put(null, placeOf(one.entry, newKey(one.entry)));
   for (const one of outcomes) {
     if (one.kind === 'changed') put(one.member, { ...changed(one.member, one.changes), isListed: true });
     // Whom a list has is listed from then on.
@@ -65,6 +65,13 @@ export function applyList(
   }
   for (const member of gone) if (remove.has(member.key)) put(member, { ...member, state: 'out' });
   return { roster: next, touched };
+}
+
+/** Whatever order their fields stand in: what was stored may come back in another. */
+function isSame(one: RosterMember, other: RosterMember): boolean {
+  const said = (member: RosterMember): string =>
+    JSON.stringify(Object.entries(member).sort(([a], [b]) => (a < b ? -1 : 1)));
+  return said(one) === said(other);
 }
 
 /** @returns the roster as it was, or those who have changed since: it is taken back whole, or not at all */
@@ -76,7 +83,7 @@ export function takeBackList(
   | { readonly ok: false; readonly against: readonly RosterMember[] } {
   const against = touched.flatMap(({ after }) => {
     const now = roster.get(after.key);
-    if (now !== undefined && JSON.stringify(now) === JSON.stringify(after)) return [];
+    if (now !== undefined && isSame(now, after)) return [];
     return [now ?? after];
   });
   if (against.length > 0) return { ok: false, against };

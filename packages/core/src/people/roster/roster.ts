@@ -7,7 +7,8 @@ export interface RosterMember extends Named {
   /** In their order, each once. */
   readonly classes: readonly string[];
   readonly groups: readonly string[];
-  readonly role: ListRole;
+  /** A visitor is on no list, and no list makes one. */
+  readonly role: ListRole | 'visitor';
   /** Whoever has left or was removed keeps everything, and can return. */
   readonly state: 'in' | 'out';
   /** Nobody has claimed the place yet. */

@@ -10,6 +10,10 @@ import {
   setMemberGroups,
 } from '../../usecases/members/members.ts';
 import { ownMoments, removeOwnMoments, setOwnMoments } from '../../usecases/members/own-moments.ts';
+import { editMembers } from '../../usecases/members/edit-members.ts';
+import { lists, roster } from '../../usecases/members/lists/read-lists.ts';
+import { takeBackList } from '../../usecases/members/lists/take-back-list.ts';
+import { takeList } from '../../usecases/members/lists/take-list.ts';
 import { readStanding } from '../../usecases/members/standing.ts';
 import type { HandlersOf } from '../call.ts';
 
@@ -19,6 +23,24 @@ export const MEMBERS: HandlersOf<typeof MEMBERS_ROUTES> = {
     candidates(em, who.person.institutionId, who.loaded.course.id, query.find),
   addMembers: ({ em, who, body, now }) =>
     addMembers(em, who.person.institutionId, who.loaded.course.id, body.people, body.role, now),
+  editMembers: async ({ em, who, body, now }) => {
+    const { course, row } = who.loaded;
+    await editMembers(em, course.id, body, now);
+    await announce(em, { course: course.id, seq: row.seq });
+    return members(em.fork(), course.id);
+  },
+  roster: ({ em, who }) => roster(em, who.loaded.course),
+  lists: ({ em, who }) => lists(em, who.loaded.course.id),
+  takeList: async ({ em, who, body, now }) => {
+    const courseId = who.loaded.course.id;
+    await takeList({ em, courseId, person: who.person, now }, body);
+    return { ...(await members(em.fork(), courseId)), ...(await lists(em.fork(), courseId)) };
+  },
+  takeBackList: async ({ em, who, params, now }) => {
+    const courseId = who.loaded.course.id;
+    await takeBackList({ em, courseId, person: who.person, now }, params.list);
+    return { ...(await members(em.fork(), courseId)), ...(await lists(em.fork(), courseId)) };
+  },
   removeMember: ({ em, who, params, now }) => removeMember(em, who.loaded.course.id, params.person, now),
   memberGroups: ({ em, who, params, body }) =>
     setMemberGroups(em, who.loaded.course, params.person, body.groups),

@@ -12,16 +12,19 @@ export async function classmates(
   viewer: Viewer,
   now: string,
 ): Promise<ClassmatesAnswer> {
-  const rows = await em.find(MemberRow, { courseId: course.id, leftAt: null });
+  const all = await em.find(MemberRow, { courseId: course.id, leftAt: null });
   const memberships = await em.find(MemberGroupRow, { courseId: course.id });
-  const found = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
+  const found = await em.find(PersonRow, { placeIn: null, id: { $in: all.map(({ personId }) => personId) } });
   const names = new Map(found.map(({ id, name }) => [id, name]));
-  const all = rows.map(({ personId, role }) => ({
-    name: names.get(personId) ?? '',
-    role,
-    groups: memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId),
-  }));
-  const seen = classmatesOf(course, viewer, now, all);
+  // A place is nobody whom one could meet yet.
+  const people = all
+    .filter(({ personId }) => names.has(personId))
+    .map(({ personId, role }) => ({
+      name: names.get(personId) ?? '',
+      role,
+      groups: memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId),
+    }));
+  const seen = classmatesOf(course, viewer, now, people);
   if (seen === null) throw nothingHere();
   return { people: seen.map((one) => ({ ...one, groups: [...one.groups] })) };
 }
@@ -44,7 +47,10 @@ export async function groupOf(
     const theirs = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
     return mayWith(course, mode, mine, theirs) === 'work';
   });
-  const people = await em.find(PersonRow, { id: { $in: partners.map(({ personId }) => personId) } });
+  const people = await em.find(PersonRow, {
+    placeIn: null,
+    id: { $in: partners.map(({ personId }) => personId) },
+  });
   return {
     mode,
     own: own === undefined ? null : (course.groups[own]?.name ?? null),

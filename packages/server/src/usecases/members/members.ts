@@ -2,21 +2,46 @@
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import { ROLES } from '@itinerary/core';
 import type { Course, Role } from '@itinerary/core';
-import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import { calledOf } from '@itinerary/core/people';
+import { MemberGroupRow, MemberRow, PersonRow, VisitRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { shownPerson } from '../people/me.ts';
 import { Failure } from '../failure.ts';
+import { mustKeepOne } from './edit-members.ts';
+import { grouped } from './lists/grouped.ts';
+import { namedOf } from './lists/roster-rows.ts';
 
 export async function members(em: EntityManager, courseId: string): Promise<MembersAnswer> {
   const rows = await em.find(MemberRow, { courseId, leftAt: null });
   const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
   const byId = new Map(people.map((person) => [person.id, person]));
-  const memberships = await em.find(MemberGroupRow, { courseId });
-  const listed = rows.map(({ personId, role, joinedAt }) => {
+  const groupsOf = grouped(
+    await em.find(MemberGroupRow, { courseId }),
+    ({ personId }) => personId,
+    ({ groupId }) => groupId,
+  );
+  const visits = new Map(
+    (await em.find(VisitRow, { courseId })).map((visit) => [visit.personId, visit.lastAt]),
+  );
+  const listed = rows.map((row) => {
+    const { personId, role, joinedAt, way } = row;
     const person = byId.get(personId) as Person;
-    const groups = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
-    return { person: personId, name: person.name, address: person.address, role, joinedAt, groups };
+    const { address, id, userName, ...called } = namedOf(row, person);
+    return {
+      person: personId,
+      name: calledOf(called) || person.name,
+      address,
+      number: id,
+      userName,
+      role,
+      joinedAt,
+      way,
+      lastAt: visits.get(personId) ?? null,
+      isPlace: person.placeIn !== null,
+      groups: [...(groupsOf.get(personId) ?? [])],
+    };
   });
   return {
     members: listed.sort(
@@ -41,15 +66,14 @@ export async function candidates(
     PersonRow,
     {
       institutionId,
+      placeIn: null,
       id: { $nin: on.map(({ personId }) => personId) },
       $or: [{ name: { $ilike: pattern } }, { address: { $ilike: pattern } }],
     },
     { orderBy: { name: 'asc' }, limit: MOST_CANDIDATES + 1 },
   );
   return {
-    people: found
-      .slice(0, MOST_CANDIDATES)
-      .map(({ id, name, address, kind }) => ({ id, name, address, kind })),
+    people: found.slice(0, MOST_CANDIDATES).map(shownPerson),
     more: found.length > MOST_CANDIDATES,
   };
 }
@@ -63,7 +87,7 @@ export async function addMembers(
   now: string,
 ): Promise<MembersAnswer> {
   await underCourse(em, courseId, async (inner) => {
-    const known = await inner.find(PersonRow, { institutionId, id: { $in: [...people] } });
+    const known = await inner.find(PersonRow, { institutionId, placeIn: null, id: { $in: [...people] } });
     const missing = people.findIndex((id) => !known.some((person) => person.id === id));
     if (missing >= 0) {
       throw new Failure('bad_input', 'Somebody in the list is not a person of the institution', [
@@ -78,9 +102,18 @@ export async function addMembers(
     for (const id of new Set(people)) {
       const row = rows.find(({ personId }) => personId === id);
       if (row === undefined) {
-        inner.persist(inner.create(MemberRow, { courseId, personId: id, role, joinedAt: now, leftAt: null }));
+        inner.persist(
+          inner.create(MemberRow, {
+            courseId,
+            personId: id,
+            role,
+            joinedAt: now,
+            leftAt: null,
+            leftHow: null,
+          }),
+        );
       } else if (row.leftAt !== null) {
-        Object.assign(row, { leftAt: null, role });
+        Object.assign(row, { leftAt: null, leftHow: null, role });
       }
     }
   });
@@ -124,14 +157,8 @@ export async function removeMember(
     const rows = await inner.find(MemberRow, { courseId, leftAt: null });
     const row = rows.find((member) => member.personId === personId);
     if (row === undefined) throw new Failure('not_found', 'Nobody on this course has that id');
-    const instructors = rows.filter(({ role }) => role === 'instructor');
-    if (row.role === 'instructor' && instructors.length === 1) {
-      throw new Failure(
-        'not_allowed',
-        'A course keeps at least one instructor; add another before taking this one off',
-      );
-    }
-    row.leftAt = now;
+    Object.assign(row, { leftAt: now, leftHow: 'removed' });
+    await mustKeepOne(inner, rows);
   });
   return members(em.fork(), courseId);
 }

@@ -50,5 +50,6 @@ async function keptBy(em: EntityManager, institutionId: string): Promise<Kept> {
 }
 
 export function shownPerson({ id, name, address, kind }: Person): PersonAnswer {
-  return { id, name, address, kind };
+  // Whoever is shown so has an account, and an account has an address.
+  return { id, name, address: address ?? '', kind };
 }

@@ -36,6 +36,15 @@ export function storeCourse(
     for (const groupId of groups) {
       em.persist(em.create(MemberGroupRow, { courseId: id, personId: person, groupId }));
     }
-    em.persist(em.create(MemberRow, { courseId: id, personId: person, role, joinedAt: now, leftAt: null }));
+    em.persist(
+      em.create(MemberRow, {
+        courseId: id,
+        personId: person,
+        role,
+        joinedAt: now,
+        leftAt: null,
+        leftHow: null,
+      }),
+    );
   }
 }

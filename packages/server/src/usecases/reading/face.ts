@@ -35,11 +35,12 @@ export async function staffOf(
   const found = new Map<string, StaffProfile[]>(courseIds.map((id) => [id, []]));
   for (const { courseId, personId, role } of rows) {
     const person = byId.get(personId);
-    if (person === undefined) continue;
+    // A place has nobody yet to be asked.
+    if (person === undefined || person.placeIn != null) continue;
     const profile = {
       id: personId,
       name: person.name,
-      mail: person.address,
+      mail: person.address ?? '',
       role: role as StaffProfile['role'],
     };
     found.get(courseId)?.push(profile);
