@@ -72,8 +72,10 @@ export const takeListSchema = z.strictObject({
   source: storableSchema.max(255),
   shape: keptShapeSchema,
   rows: z.array(sentRowSchema).min(1).max(MAX_LIST_ROWS),
-  /** By the key of an entry. */
-  choices: z.array(z.tuple([z.string().max(3000), choiceSchema])).max(MAX_LIST_ROWS),
+  /** What was said of an entry, by its key. */
+  choices: z
+    .array(z.strictObject({ entry: storableSchema.max(3000), choice: choiceSchema }))
+    .max(MAX_LIST_ROWS),
   /** Keys of those who are no longer listed and are to go. */
   remove: z.array(idSchema).max(MAX_LIST_ROWS),
 });

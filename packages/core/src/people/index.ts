@@ -12,6 +12,8 @@ export { applyList, takeBackList } from './roster/apply-list.ts';
 export type { AppliedList } from './roster/apply-list.ts';
 export type { MemberChange, MemberField } from './roster/changes.ts';
 export type { Entry } from './roster/entries.ts';
+export { HOLDING_STEPS, holdList } from './roster/hold-list.ts';
+export type { HeldList, Holding, HoldingStep, KeptColumns } from './roster/hold-list.ts';
 export { entriesIn, reconcile } from './roster/reconcile.ts';
 export type {
   ConflictReason,

@@ -46,7 +46,7 @@ async function listOf(course: string, text: string, more: More = {}): Promise<Ta
     source: 'section-a.csv',
     shape: { heading: ['Name'], columns: ['name'] },
     rows: sent(text),
-    choices: (more.choices ?? []) as TakeList['choices'],
+    choices: (more.choices ?? []).map(([entry, choice]) => ({ entry, choice })),
     remove: [...(more.remove ?? [])],
   };
 }

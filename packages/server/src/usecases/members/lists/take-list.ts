@@ -3,7 +3,7 @@ import type { ListCounts, SentRow, TakeList } from '@itinerary/contract';
 import { applyChange, setTableEntry } from '@itinerary/core';
 import type { Course, Edit, Group } from '@itinerary/core';
 import { addressKey, applyList, reconcile } from '@itinerary/core/people';
-import type { AppliedList, EntryChoice, ListRow, Reconciliation } from '@itinerary/core/people';
+import type { AppliedList, ListRow, Reconciliation } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../../db/announce.ts';
 import { loadCourse, writeCourse } from '../../../db/course-rows.ts';
@@ -38,11 +38,8 @@ export async function takeList({ em, courseId, person, now }: ListTaker, list: T
         'Somebody has changed who is on the course since this list was held against it; look at it once more',
       );
     }
-    const reading = reconcile(
-      list.rows.map(rowOf),
-      standing.roster,
-      new Map(list.choices as [string, EntryChoice][]),
-    );
+    const choices = new Map(list.choices.map(({ entry, choice }) => [entry, choice]));
+    const reading = reconcile(list.rows.map(rowOf), standing.roster, choices);
     const remove = goneAmong(reading, list.remove);
     const accounts = await accountsOf(inner, person.institutionId, list.rows);
     const free = new Map([...accounts].filter(([, account]) => !standing.roster.has(account.id)));
