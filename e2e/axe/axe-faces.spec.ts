@@ -5,7 +5,7 @@ import { comeInAs, INES, LIVE, liveCourse, NOOR, speak, STAFF } from '../support
 
 const LANGUAGES = ['en', 'es', 'fr', 'ar'] as const;
 const PAGES = ['home', 'outline', 'announcements', 'contact', 'syllabus', 'members', 'guide'] as const;
-const STOPS = ['menu', 'look', 'messages'] as const;
+const STOPS = ['menu', 'look', 'members', 'messages'] as const;
 
 test.use({ trace: 'off' });
 test.setTimeout(600_000);

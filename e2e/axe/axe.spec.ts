@@ -25,7 +25,7 @@ test('sign-in, desk, new course and setup', async ({ page }) => {
     .getByRole('link')
     .first()
     .click();
-  for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Readiness']) {
+  for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Members', 'Readiness']) {
     await page
       .getByRole('navigation', { name: 'The route through setup' })
       .getByRole('link', { name: stop })
@@ -43,10 +43,22 @@ test('sign-in, desk, new course and setup', async ({ page }) => {
   await page.getByRole('button', { name: 'Keep this beside, and compare' }).click();
   await clean(page, 'two beside each other');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('button', { name: /^Members/ }).click();
-  await expect(page.getByRole('checkbox').first()).toBeVisible();
-  await clean(page, 'members');
+  await page
+    .getByRole('link', { name: /^Members/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Add people' }).click();
+  await expect(page.getByRole('dialog').getByRole('checkbox').first()).toBeVisible();
+  await clean(page, 'people to add');
   await page.keyboard.press('Escape');
+  await page.getByRole('checkbox', { name: 'Inês Carvalhal' }).check();
+  await clean(page, 'members chosen');
+  await page.getByRole('button', { name: 'Read a list' }).click();
+  await clean(page, 'a list to read');
+  await page.getByLabel('Or paste').fill('Id,Name,Class\n7,Tunde Balewa-Price,A\n8,Maëlle Tréguier,B');
+  await page.getByRole('button', { name: 'Read what is pasted' }).click();
+  await expect(page.getByRole('button', { name: /^Take the list in/ })).toBeVisible();
+  await clean(page, 'a list as it is read');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
   await clean(page, 'palette');

@@ -163,13 +163,13 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await stop('Readiness').click();
     await expect(page.getByText('3 sections are empty')).toBeVisible();
     await page.getByRole('button', { name: 'Hide them from learners' }).click();
-    await page.getByRole('button', { name: 'Add learners' }).click();
+    await page.getByRole('button', { name: 'Go to Members' }).click();
+    await page.getByRole('button', { name: 'Add people' }).click();
     await page.getByPlaceholder('Find by name or address').fill('noor');
     await page.getByRole('checkbox', { name: /Noor Rahimi/ }).check();
     await page.getByRole('button', { name: 'Add one' }).click();
-    await expect(page.getByRole('region', { name: /On this course/ }).getByText('Noor Rahimi')).toBeVisible();
-    await expect(page.getByText('Nobody like that who is not on the course already.')).toBeVisible();
-    await page.getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByRole('row', { name: /Noor Rahimi/ })).toBeVisible();
+    await expect(page.getByText('One person added')).toBeVisible();
     await page
       .getByRole('banner')
       .getByRole('button', { name: /Go live/ })

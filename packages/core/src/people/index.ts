@@ -6,6 +6,9 @@ export type { Certainty, Doubt, ListColumn, ListRole, ListRow, Named } from './l
 export type { ColumnGuess } from './lists/columns.ts';
 export { MAX_LIST_COLUMNS, MAX_LIST_LENGTH, MAX_LIST_ROWS, refuseList } from './lists/limits.ts';
 export type { ListRefusal } from './lists/limits.ts';
+export { BUNDLE_FILES, bundleList } from './lists/bundle.ts';
+export type { BundleFile } from './lists/bundle.ts';
+export { tableText } from './lists/table-text.ts';
 export { readList } from './lists/read-list.ts';
 export type { ListChoices, ListReading } from './lists/read-list.ts';
 export { applyList, takeBackList } from './roster/apply-list.ts';
@@ -14,12 +17,13 @@ export type { MemberChange, MemberField } from './roster/changes.ts';
 export type { Entry } from './roster/entries.ts';
 export { HOLDING_STEPS, holdList } from './roster/hold-list.ts';
 export type { HeldList, Holding, HoldingStep, KeptColumns } from './roster/hold-list.ts';
-export { entriesIn, reconcile } from './roster/reconcile.ts';
+export { entriesIn, isQuestion, reconcile } from './roster/reconcile.ts';
 export type {
   ConflictReason,
   EntryChoice,
   ListChoicesMade,
   Outcome,
+  Question,
   Reconciliation,
 } from './roster/reconcile.ts';
 export { addressKey, calledOf, cellsOf } from './roster/roster.ts';

@@ -1,9 +1,15 @@
 /** A list from what was sent to what would happen, in one reckoning. */
 import { expect, test } from '@jest/globals';
 import { holdList, MAX_LIST_COLUMNS } from '../../src/people/index.ts';
-import type { Holding, HoldingStep, ListColumn } from '../../src/people/index.ts';
+import type { Holding, HoldingStep, ListColumn, RosterMember } from '../../src/people/index.ts';
 
-const nobody: Omit<Holding, 'list'> = { roster: new Map(), choices: {}, answers: new Map(), kept: [] };
+const nobody: Omit<Holding, 'list'> = {
+  roster: new Map(),
+  choices: {},
+  answers: new Map(),
+  only: null,
+  kept: [],
+};
 const held = (list: Holding['list'], more: Partial<Holding> = {}) => {
   const answer = holdList({ ...nobody, ...more, list });
   if (!answer.ok) throw new Error(answer.refusal.code);
@@ -12,6 +18,22 @@ const held = (list: Holding['list'], more: Partial<Holding> = {}) => {
 const columnsOf = ({ reading }: ReturnType<typeof held>): readonly ListColumn[] =>
   reading.columns.map(({ column }) => column);
 
+const SOMEBODY: RosterMember = {
+  key: '',
+  id: null,
+  given: null,
+  family: null,
+  name: null,
+  address: null,
+  userName: null,
+  classes: [],
+  groups: [],
+  role: 'learner',
+  state: 'in',
+  isPlace: false,
+  isListed: false,
+  cells: null,
+};
 const TEXT = 'Student ID;Name;Shore\n1001;Maëlle Tréguier;North\n1002;Odhran Keane;South';
 const heading = ['Student ID', 'Name', 'Shore'];
 
@@ -68,6 +90,31 @@ test('headings that nobody recognises are known again once somebody has explaine
     { id: '1001', name: 'Maëlle Tréguier', class: 'North' },
     { id: '1002', class: 'South' },
   ]);
+});
+
+test('of a list of several classes those count that are wanted, and all are named', () => {
+  const list =
+    'Student ID;Name;Class\n1;Ada Ness;North\n2;Odhran Keane;South\n3;Wren Aldous-Bay;North\n4;Tove Ness;';
+  const answer = held(list, { only: ['North'] });
+  expect(answer.reading.rows.map(({ id }) => id)).toEqual(['1', '3']);
+  expect(answer.classes).toEqual([
+    { name: 'North', rows: 2 },
+    { name: 'South', rows: 1 },
+  ]);
+  expect(answer.reconciliation.outcomes).toHaveLength(2);
+});
+
+test('an answer can be changed: what was asked stays asked, and whoever is left out is told', () => {
+  const roster = new Map([['k', { ...SOMEBODY, key: 'k', name: 'Maëlle Tréguier' }]]);
+  const list = 'Name\nMaëlle Tréguier\nTove Ness';
+  const before = held(list, { roster });
+  const [question] = before.questions;
+  const key = question?.kind === 'possible' ? question.entry.key : '';
+  const after = held(list, { roster, answers: new Map([[key, { is: 'nobody' as const }]]) });
+  expect(after.questions).toEqual(before.questions);
+  expect(after.left.map(({ row }) => row.name)).toEqual(['Maëlle Tréguier']);
+  expect(after.reconciliation.outcomes).toHaveLength(1);
+  expect(before.left).toEqual([]);
 });
 
 test('what would be read so anyway is not said to be remembered', () => {

@@ -179,6 +179,24 @@ test('what somebody has done since is kept: they are off the course, and return 
   expect(members.filter(({ role }) => role !== 'instructor')).toMatchObject([{ key: noor, state: 'out' }]);
 });
 
+test('a class that changes, a name and an address: taken back, they are as they were', async () => {
+  const course = await newOne('LIST-11');
+  await take(course, LIST);
+  const before = await rosterOf(course);
+  const later = LIST.replace('1001;Noor;Rahimi', '1001;Noor;Rahimi-Vale')
+    .replace('NOOR.RAHIMI', 'noor.rahimi')
+    .replace('example;Shore A', 'example;Shore B')
+    .replace('maelle@', 'maelle.treguier@');
+  const list = await take(course, later);
+  const { members } = await rosterOf(course);
+  expect(members.find(({ id }) => id === '1001')).toMatchObject({
+    family: 'Rahimi-Vale',
+    classes: ['Shore B'],
+  });
+  expect((await undo(course, list)).body).toMatchObject({ lists: [{ undone: {} }, {}] });
+  expect(await rosterOf(course)).toEqual(before);
+});
+
 test('a row by name alone is asked; the answer decides', async () => {
   const course = await newOne('LIST-6');
   const noor = await putOn(ines, course, 'noor', 'learner');

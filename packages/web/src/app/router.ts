@@ -59,7 +59,7 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['desk', 'setup', 'learner'], title: 'desk.new.title' },
   },
   {
-    path: '/setup/:course/:stop(about|dates|outline|menu|look|access|messages|readiness)?',
+    path: '/setup/:course/:stop(about|dates|outline|menu|look|access|members|messages|readiness)?',
     name: 'setup',
     component: () => withCore(() => import('../setup/SetupPage.vue')),
     meta: { areas: ['setup', 'learner', 'desk'] },

@@ -22,7 +22,7 @@ import DatesStop from './dates/DatesStop.vue';
 import UploadList from './files/UploadList.vue';
 import GoLiveDialog from './frame/GoLiveDialog.vue';
 import LookStop from './look/LookStop.vue';
-import MembersDialog from './members/MembersDialog.vue';
+import MembersStop from './members/MembersStop.vue';
 import MenuStop from './menu/MenuStop.vue';
 import MessagesStop from './messages/MessagesStop.vue';
 import NoticeList from './frame/NoticeList.vue';
@@ -45,6 +45,7 @@ const COMPONENTS = {
   menu: MenuStop,
   look: LookStop,
   access: AccessStop,
+  members: MembersStop,
   messages: MessagesStop,
   readiness: ReadinessStop,
 };
@@ -57,21 +58,22 @@ const seeing = useSeeing();
 const state = ref<Loading>('loading');
 const isGoingLive = ref(false);
 const isItemOpen = ref(false);
-const isShowingMembers = ref(false);
 const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folded');
 
 const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
-/** The outline is a table, which wants the width: there the preview stands folded until it is asked for. */
+/** Tables want the width: there the preview stands folded until it is asked for. */
+const TABLES: readonly Stop[] = ['outline', 'members'];
 const WIDE = 1500;
 const previewKey = computed(() =>
-  stop.value === 'outline' ? 'itinerary.preview.outline' : 'itinerary.preview',
+  TABLES.includes(stop.value) ? `itinerary.preview.${stop.value}` : 'itinerary.preview',
 );
 const previews = ref<Readonly<Record<string, boolean>>>({});
 const isPreviewOpen = computed({
   get: () => {
     const key = previewKey.value;
     const stored = localStorage.getItem(key);
-    const standing = stored === null ? stop.value !== 'outline' || innerWidth >= WIDE : stored !== 'folded';
+    const standing =
+      stored === null ? !TABLES.includes(stop.value) || innerWidth >= WIDE : stored !== 'folded';
     return previews.value[key] ?? standing;
   },
   set: (open) => {
@@ -90,6 +92,7 @@ const marker = useMarker(
   () => plan.planned,
   () => span.value,
 );
+const toMembers = (): void => void router.push(`/setup/${courseId.value}/members`);
 function seeAs(): void {
   isItemOpen.value = false;
   isPreviewOpen.value = true;
@@ -100,7 +103,7 @@ provide(COURSE_DAYS, courseDays());
 provide(FIELD_STATE, (field, target) => plan.stateOf(target ?? courseId.value, field));
 provide(SETUP_ACTS, {
   goLive: () => (isGoingLive.value = true),
-  members: () => (isShowingMembers.value = true),
+  members: toMembers,
   marker,
   changes,
   span,
@@ -138,7 +141,11 @@ offerCommands('setup', () => [
     title: t(`setup.stops.${name}`),
     run: () => router.push(`/setup/${courseId.value}/${name}`),
   })),
-  { id: 'members', title: t('setup.members.title'), run: () => (isShowingMembers.value = true) },
+  {
+    id: 'class-list',
+    title: t('setup.members.readList'),
+    run: () => router.push({ path: `/setup/${courseId.value}/members`, query: { list: 'new' } }),
+  },
   ...(plan.rights.state
     ? [
         {
@@ -197,7 +204,7 @@ onBeforeRouteLeave(async () => {
     v-if="state === 'there' && plan.course !== null"
     :class="['setup', { previewed: isPreviewOpen, timed: isTimelineOpen }]"
   >
-    <SetupBar class="bar" @go-live="isGoingLive = true" @members="isShowingMembers = true" @see-as="seeAs" />
+    <SetupBar class="bar" @go-live="isGoingLive = true" @see-as="seeAs" />
     <SetupRoute class="route" :course-id="courseId" :stop="stop" />
     <main id="main" class="work">
       <component :is="COMPONENTS[stop]" />
@@ -207,7 +214,6 @@ onBeforeRouteLeave(async () => {
     <NoticeList />
     <UploadList />
     <GoLiveDialog v-model="isGoingLive" />
-    <MembersDialog v-model="isShowingMembers" :course-id="courseId" />
   </div>
   <template v-else>
     <AppBar />

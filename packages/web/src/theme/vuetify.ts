@@ -66,6 +66,8 @@ export const vuetify = createVuetify({
       subgroup: 'M6 9l6 6l6 -6',
       expand: 'M6 9l6 6l6 -6',
       collapse: 'M6 15l6 -6l6 6',
+      sortAsc: 'M12 19v-14M6 11l6 -6l6 6',
+      sortDesc: 'M12 5v14M6 13l6 6l6 -6',
       prev: 'M15 6l-6 6l6 6',
       next: 'M9 6l6 6l-6 6',
       clear: 'M18 6l-12 12M6 6l12 12',

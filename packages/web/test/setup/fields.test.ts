@@ -1,7 +1,6 @@
 /** What stands in a field while somebody types, and which keys take back. */
 import { describe, expect, test } from '@jest/globals';
 import { effectScope, nextTick, ref } from 'vue';
-import { stopOf, STOPS } from '../../src/setup/frame/stops.ts';
 import { undoKeys } from '../../src/setup/frame/undo-keys.ts';
 import { useDraft } from '../../src/ui/fields/reading/use-draft.ts';
 
@@ -98,8 +97,4 @@ describe('keys', () => {
     ['Ctrl Z in a rich text', { key: 'z', ctrlKey: true, inText: true }, []],
     ['Ctrl Z that something else took', { key: 'z', ctrlKey: true, taken: true }, []],
   ])('%s', (_name, keys, done) => expect(press(keys)).toEqual(done));
-});
-
-test('every finding has a stop on the route', () => {
-  for (const stop of ['about', 'dates', 'outline', 'members'] as const) expect(STOPS).toContain(stopOf(stop));
 });

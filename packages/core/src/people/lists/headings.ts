@@ -5,7 +5,16 @@ import { bare } from './words.ts';
 const HEADINGS: Readonly<Record<Exclude<ListColumn, 'ignored'>, readonly string[]>> = {
   id: [
     ...['id', 'student id', 'student no', 'student number', 'learner id', 'id number', 'person id', 'number'],
-    ...['matriculation number', 'registration number', 'sis id', 'sourced id', 'sourcedid', 'institution id'],
+    ...[
+      'matriculation number',
+      'matric',
+      'matric no',
+      'registration number',
+      'sis id',
+      'sourced id',
+      'sourcedid',
+      'institution id',
+    ],
     ...[
       'matricula',
       'no de matricula',

@@ -15,6 +15,8 @@ export interface ListReading {
   /** The headings as they stand; null: the list has none. */
   readonly heading: readonly string[] | null;
   readonly columns: readonly ColumnGuess[];
+  /** Of each column, the first cells that hold something, as they stand. */
+  readonly samples: readonly (readonly string[])[];
   readonly rows: readonly ListRow[];
   /** Lines that are no people, from 1: what stands above the list, below it, and headings that come again. */
   readonly leftOut: readonly { readonly line: number; readonly why: 'above' | 'sum' | 'heading' | 'empty' }[];
@@ -26,6 +28,16 @@ export interface ListChoices {
   /** Whether the first row of the table is headings; left out: it is seen. */
   readonly hasHeading?: boolean;
 }
+
+const SAMPLES = 3;
+/** Looked through for them, and no further. */
+const SAMPLED_ROWS = 50;
+
+const samplesOf = (rows: readonly GridRow[], at: number): readonly string[] =>
+  rows
+    .slice(0, SAMPLED_ROWS)
+    .flatMap(({ cells }) => cells[at] || [])
+    .slice(0, SAMPLES);
 
 /** Above a list stand a title, a date, a few words; no more. */
 const MOST_ABOVE = 15;
@@ -144,7 +156,7 @@ function ofAddresses(text: string): ListReading | null {
       doubts: [],
     };
   });
-  return { shape: 'addresses', heading: null, columns: [], rows, leftOut: [] };
+  return { shape: 'addresses', heading: null, columns: [], samples: [], rows, leftOut: [] };
 }
 
 /**
@@ -200,6 +212,7 @@ export function readList(text: string, choices: ListChoices = {}): ListReading {
     shape: 'table',
     heading,
     columns,
+    samples: columns.map((_, at) => samplesOf(people, at)),
     rows: people.map((row) => rowOf(row, places)),
     leftOut: leftOut.sort((a, b) => a.line - b.line),
   };

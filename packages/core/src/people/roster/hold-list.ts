@@ -9,8 +9,9 @@ import type { ListRefusal } from '../lists/limits.ts';
 import type { ListColumn } from '../lists/list-row.ts';
 import { readList } from '../lists/read-list.ts';
 import type { ListChoices, ListReading } from '../lists/read-list.ts';
-import { reconcile } from './reconcile.ts';
-import type { ListChoicesMade, Reconciliation } from './reconcile.ts';
+import type { Entry } from './entries.ts';
+import { entriesIn, isQuestion, reconcile } from './reconcile.ts';
+import type { ListChoicesMade, Question, Reconciliation } from './reconcile.ts';
 import type { Roster } from './roster.ts';
 
 /** How an earlier list was read. */
@@ -25,6 +26,8 @@ export interface Holding {
   readonly roster: Roster;
   readonly choices: ListChoices;
   readonly answers: ListChoicesMade;
+  /** Classes of which alone the rows count; null: all. A list may be of more than one course. */
+  readonly only: readonly string[] | null;
   /** The latest first. */
   readonly kept: readonly KeptColumns[];
 }
@@ -36,9 +39,15 @@ export type HeldList =
       /** Null: it was pasted. */
       readonly encoding: ListEncoding | null;
       readonly reading: ListReading;
+      /** Every class that the list names, with its rows. */
+      readonly classes: readonly { readonly name: string; readonly rows: number }[];
       /** Its columns were read as those of an earlier list. */
       readonly isKept: boolean;
       readonly reconciliation: Reconciliation;
+      /** What is asked before anything has been answered: an answer can be changed. */
+      readonly questions: readonly Question[];
+      /** Those whom somebody has left out. */
+      readonly left: readonly Entry[];
     };
 
 export const HOLDING_STEPS = ['decoding', 'reading', 'reconciling'] as const;
@@ -66,9 +75,15 @@ function asKept(
   return readList(text, { ...withHeading, columns: Object.fromEntries(same.columns.entries()) });
 }
 
+function classesIn({ rows }: ListReading): readonly { readonly name: string; readonly rows: number }[] {
+  const counts = new Map<string, number>();
+  for (const row of rows) if (row.class !== null) counts.set(row.class, (counts.get(row.class) ?? 0) + 1);
+  return [...counts].map(([name, count]) => ({ name, rows: count }));
+}
+
 /** @param tell is called before each step, the first of which a pasted list has not */
 export function holdList(
-  { list, roster, choices, answers, kept }: Holding,
+  { list, roster, choices, answers, only, kept }: Holding,
   tell: (step: HoldingStep) => void = () => undefined,
 ): HeldList {
   let text: string;
@@ -84,8 +99,18 @@ export function holdList(
   const plain = readList(text, choices);
   // What somebody chooses now comes before what they once chose.
   const remembered = choices.columns === undefined ? asKept(text, plain, choices, kept) : null;
-  const reading = remembered ?? plain;
+  const whole = remembered ?? plain;
+  const classes = classesIn(whole);
+  const reading =
+    only === null
+      ? whole
+      : { ...whole, rows: whole.rows.filter((row) => row.class !== null && only.includes(row.class)) };
   const isKept = remembered !== null;
   tell('reconciling');
-  return { ok: true, encoding, reading, isKept, reconciliation: reconcile(reading.rows, roster, answers) };
+  const reconciliation = reconcile(reading.rows, roster, answers);
+  const open = answers.size === 0 ? reconciliation : reconcile(reading.rows, roster);
+  const questions = open.outcomes.filter(isQuestion);
+  const keys = new Set(reconciliation.outcomes.flatMap((one) => entriesIn(one).map(({ key }) => key)));
+  const left = open.outcomes.flatMap((one) => entriesIn(one).filter(({ key }) => !keys.has(key)));
+  return { ok: true, encoding, reading, classes, isKept, reconciliation, questions, left };
 }

@@ -162,7 +162,8 @@ function outcomeFor(entry: Entry, member: RosterMember): Outcome {
     : { kind: 'changed', entry, member, changes };
 }
 
-const isQuestion = (one: Outcome): one is Extract<Outcome, { kind: 'possible' | 'conflict' }> =>
+export type Question = Extract<Outcome, { kind: 'possible' | 'conflict' }>;
+export const isQuestion = (one: Outcome): one is Question =>
   one.kind === 'possible' || one.kind === 'conflict';
 export const entriesIn = (one: Outcome): readonly Entry[] =>
   one.kind === 'conflict' ? one.entries : [one.entry];

@@ -6,6 +6,7 @@ import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import look from './setup/look.ts';
+import members from './setup/members.ts';
 import menu from './setup/menu.ts';
 import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
@@ -25,6 +26,7 @@ export default {
     menu: 'القائمة والرئيسية',
     look: 'المظهر',
     access: 'الدخول',
+    members: 'الأعضاء',
     messages: 'الرسائل',
     readiness: 'الجاهزية',
   },
@@ -35,6 +37,7 @@ export default {
     menu: 'بماذا يجد المتعلمون طريقهم، وأين يصلون، وماذا يرون أولًا.',
     look: 'وجه المقرر: لونه وصوره ولغته.',
     access: 'من ينال ماذا من المقرر، ومن متى إلى متى.',
+    members: 'من في المقرر، وكيف جاء، وقوائم الصف التي تغيّر ذلك.',
     messages: 'ماذا يُقال للمتعلمين، وفي أي أيام، ومن يسألون.',
     readiness: 'ما زال يعيق الفتح، وما قد تودّ تسويته قبله.',
   },
@@ -195,26 +198,7 @@ export default {
     backToDraft: 'أعده إلى مسودة',
     archive: 'أرشفه',
   },
-  members: {
-    inGroup: '{name} في {group}',
-    title: 'الأعضاء',
-    on: 'في هذا المقرر',
-    add: 'أضف أشخاصًا',
-    find: 'ابحث باسم أو عنوان',
-    noneFound: 'لا أحد كهذا ليس في المقرر بعد.',
-    more: 'هناك غيرهم؛ اكتب اسمًا.',
-    role: 'يدخلون بصفة',
-    addThem: 'أضف | أضف واحدًا | أضف اثنين | أضف {count} أشخاص | أضف {count} شخصًا | أضف {count} شخص',
-    added:
-      'لم يُضف أحد | أُضيف شخص واحد | أُضيف شخصان | أُضيف {count} أشخاص | أُضيف {count} شخصًا | أُضيف {count} شخص',
-    takeOff: 'أخرج {name} من المقرر',
-    as: {
-      instructor: 'مدرّسين',
-      assistant: 'مساعدين',
-      learner: 'متعلمين',
-      visitor: 'زوارًا',
-    },
-  },
+  members,
   readiness: {
     blockers: 'العوائق',
     advice: 'النصائح',
@@ -232,7 +216,7 @@ export default {
       look: 'إلى المظهر',
       access: 'إلى الدخول',
       messages: 'إلى الرسائل',
-      members: 'أضف متعلمين',
+      members: 'إلى الأعضاء',
     },
   },
   rules,

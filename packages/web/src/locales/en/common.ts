@@ -112,6 +112,7 @@ export default {
     foreign_origin: 'This request came from another site and was not taken.',
     too_large: 'This is larger than the server takes.',
     out_of_step: 'This page is ahead of the server. Load it again.',
+    members_changed: 'Somebody has changed who is on the course meanwhile.',
     busy: 'Very much is asked for just now. Nothing was saved; try again in a moment.',
     database_away: 'The database does not answer. Nothing was saved; try again.',
     internal: 'Something broke on our side. Nothing was saved; try again.',

@@ -6,6 +6,7 @@ import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import look from './setup/look.ts';
+import members from './setup/members.ts';
 import menu from './setup/menu.ts';
 import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
@@ -25,6 +26,7 @@ export default {
     menu: 'Menu & home',
     look: 'Look',
     access: 'Access',
+    members: 'Members',
     messages: 'Messages',
     readiness: 'Readiness',
   },
@@ -36,6 +38,7 @@ export default {
     menu: 'What learners find their way by, where they arrive, and what they see first.',
     look: 'The face of the course: its colour, its pictures, its language.',
     access: 'Who gets what of the course, and from when until when.',
+    members: 'Who is in the course, how they came, and the class lists that change who it is.',
     messages: 'What learners are told, on which days, and whom they can ask.',
     readiness: 'What still stands in the way of opening, and what you may want to settle first.',
   },
@@ -194,25 +197,7 @@ export default {
     backToDraft: 'Back to draft',
     archive: 'Archive it',
   },
-  members: {
-    inGroup: '{name} in {group}',
-    title: 'Members',
-    on: 'On this course',
-    add: 'Add people',
-    find: 'Find by name or address',
-    noneFound: 'Nobody like that who is not on the course already.',
-    more: 'There are more; type a name.',
-    role: 'They come in as',
-    addThem: 'Add | Add one | Add {count}',
-    added: 'Nobody added | One person added | {count} people added',
-    takeOff: 'Take {name} off the course',
-    as: {
-      instructor: 'as instructors',
-      assistant: 'as assistants',
-      learner: 'as learners',
-      visitor: 'as visitors',
-    },
-  },
+  members,
   readiness: {
     blockers: 'Blockers',
     advice: 'Advice',
@@ -229,7 +214,7 @@ export default {
       look: 'Go to Look',
       access: 'Go to Access',
       messages: 'Go to Messages',
-      members: 'Add learners',
+      members: 'Go to Members',
     },
   },
   rules,

@@ -6,6 +6,7 @@ import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import look from './setup/look.ts';
+import members from './setup/members.ts';
 import menu from './setup/menu.ts';
 import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
@@ -25,6 +26,7 @@ export default {
     menu: 'Menú e inicio',
     look: 'Aspecto',
     access: 'Acceso',
+    members: 'Miembros',
     messages: 'Mensajes',
     readiness: 'Revisión',
   },
@@ -36,6 +38,7 @@ export default {
     menu: 'Por dónde se encuentra el camino, adónde se llega y qué se ve primero.',
     look: 'La cara del curso: su color, sus imágenes, su idioma.',
     access: 'Quién recibe qué del curso, y desde cuándo hasta cuándo.',
+    members: 'Quién está en el curso, cómo ha llegado, y las listas de clase que lo cambian.',
     messages: 'Qué se dice a los estudiantes, en qué días, y a quién pueden preguntar.',
     readiness: 'Lo que todavía impide abrir el curso, y lo que quizá quieras resolver antes.',
   },
@@ -194,25 +197,7 @@ export default {
     backToDraft: 'Volver a borrador',
     archive: 'Archivarlo',
   },
-  members: {
-    inGroup: '{name} en {group}',
-    title: 'Miembros',
-    on: 'En este curso',
-    add: 'Añadir personas',
-    find: 'Buscar por nombre o correo',
-    noneFound: 'No hay nadie así que no esté ya en el curso.',
-    more: 'Hay más; escribe un nombre.',
-    role: 'Entran como',
-    addThem: 'Añadir | Añadir una | Añadir {count}',
-    added: 'Nadie añadido | Una persona añadida | {count} personas añadidas',
-    takeOff: 'Sacar a {name} del curso',
-    as: {
-      instructor: 'como docentes',
-      assistant: 'como ayudantes',
-      learner: 'como estudiantes',
-      visitor: 'como visitantes',
-    },
-  },
+  members,
   readiness: {
     blockers: 'Impedimentos',
     advice: 'Consejos',
@@ -230,7 +215,7 @@ export default {
       look: 'Ir a Aspecto',
       access: 'Ir a Acceso',
       messages: 'Ir a Mensajes',
-      members: 'Añadir estudiantes',
+      members: 'Ir a Miembros',
     },
   },
   rules,

@@ -6,6 +6,7 @@ import { gates, held, rules_editor } from './setup/gates.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import look from './setup/look.ts';
+import members from './setup/members.ts';
 import menu from './setup/menu.ts';
 import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
@@ -25,6 +26,7 @@ export default {
     menu: 'Menu et accueil',
     look: 'Apparence',
     access: 'Accès',
+    members: 'Membres',
     messages: 'Messages',
     readiness: 'Vérification',
   },
@@ -36,6 +38,7 @@ export default {
     menu: 'Par quoi les participants trouvent leur chemin, où ils arrivent, et ce qu’ils voient d’abord.',
     look: 'Le visage du cours : sa couleur, ses images, sa langue.',
     access: 'Qui reçoit quoi du cours, et de quand à quand.',
+    members: 'Qui est dans le cours, par où chacun est venu, et les listes de classe qui le changent.',
     messages: 'Ce qu’on dit aux participants, quels jours, et à qui ils peuvent demander.',
     readiness: 'Ce qui empêche encore d’ouvrir, et ce que vous voudrez peut-être régler d’abord.',
   },
@@ -195,25 +198,7 @@ export default {
     backToDraft: 'Remettre en brouillon',
     archive: 'L’archiver',
   },
-  members: {
-    inGroup: '{name} dans {group}',
-    title: 'Membres',
-    on: 'Dans ce cours',
-    add: 'Ajouter des personnes',
-    find: 'Chercher par nom ou adresse',
-    noneFound: 'Personne de tel qui ne soit déjà dans le cours.',
-    more: 'Il y en a d’autres ; tapez un nom.',
-    role: 'Ils entrent comme',
-    addThem: 'Ajouter | En ajouter une | En ajouter {count}',
-    added: 'Personne ajouté | Une personne ajoutée | {count} personnes ajoutées',
-    takeOff: 'Retirer {name} du cours',
-    as: {
-      instructor: 'enseignants',
-      assistant: 'assistants',
-      learner: 'participants',
-      visitor: 'visiteurs',
-    },
-  },
+  members,
   readiness: {
     blockers: 'Obstacles',
     advice: 'Conseils',
@@ -230,7 +215,7 @@ export default {
       look: 'Aller à Apparence',
       access: 'Aller à Accès',
       messages: 'Aller à Messages',
-      members: 'Ajouter des participants',
+      members: 'Aller à Membres',
     },
   },
   rules,

@@ -11,7 +11,7 @@ import SaveState from './SaveState.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
-defineEmits<{ goLive: []; members: []; seeAs: [] }>();
+defineEmits<{ goLive: []; seeAs: [] }>();
 const { t } = useI18n();
 const plan = usePlan();
 const session = useSession();
@@ -54,7 +54,11 @@ const blockers = computed(() => plan.found.filter(isBlocker).length);
         @click="plan.redo"
       />
     </span>
-    <PushButton weight="bare" :aria-label="t('setup.bar.members', plan.learners)" @click="$emit('members')">
+    <PushButton
+      weight="bare"
+      :to="`/setup/${plan.course.id}/members`"
+      :aria-label="t('setup.bar.members', plan.learners)"
+    >
       <IconUsers :size="18" aria-hidden="true" /> <span class="figures">{{ plan.learners }}</span>
     </PushButton>
     <PushButton class="see" :aria-label="t('setup.seeing.title')" @click="$emit('seeAs')">

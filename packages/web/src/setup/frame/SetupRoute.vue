@@ -4,7 +4,7 @@ import { isBlocker } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import { STOPS, stopOf } from './stops.ts';
+import { STOPS } from './stops.ts';
 import type { Stop } from './stops.ts';
 
 const props = defineProps<{ courseId: string; stop: Stop }>();
@@ -29,7 +29,7 @@ const counts = computed(
     Object.fromEntries(
       STOPS.map((stop) => {
         const here =
-          stop === 'readiness' ? plan.found : plan.found.filter((finding) => stopOf(finding.stop) === stop);
+          stop === 'readiness' ? plan.found : plan.found.filter((finding) => finding.stop === stop);
         return [stop, { all: here.length, blockers: here.filter(isBlocker).length }];
       }),
     ) as Record<Stop, { all: number; blockers: number }>,
