@@ -60,6 +60,7 @@ export type {
   PeopleAnswer,
   StandingAnswer,
 } from './members/schemas.ts';
+export type { JoinAnswerSent, JoinPageAnswer, WaysInAnswer } from './joining/schemas.ts';
 export { MAX_COMMENT } from './messages/schemas.ts';
 export type { AnnouncementsAnswer, CommentsAnswer } from './messages/schemas.ts';
 export type {
@@ -74,6 +75,7 @@ export { ACCESS_ROUTES } from './access/routes.ts';
 export { DESK_ROUTES } from './desk/routes.ts';
 export { FILES_ROUTES } from './files/routes.ts';
 export { INSTITUTION_ROUTES } from './institution/routes.ts';
+export { JOINING_ROUTES } from './joining/routes.ts';
 export { MEMBERS_ROUTES } from './members/routes.ts';
 export { MESSAGES_ROUTES } from './messages/routes.ts';
 export { PEOPLE_ROUTES } from './people/routes.ts';

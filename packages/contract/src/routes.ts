@@ -6,6 +6,7 @@ import { ACCESS_ROUTES } from './access/routes.ts';
 import { DESK_ROUTES } from './desk/routes.ts';
 import { FILES_ROUTES } from './files/routes.ts';
 import { INSTITUTION_ROUTES } from './institution/routes.ts';
+import { JOINING_ROUTES } from './joining/routes.ts';
 import { MEMBERS_ROUTES } from './members/routes.ts';
 import { MESSAGES_ROUTES } from './messages/routes.ts';
 import { PEOPLE_ROUTES } from './people/routes.ts';
@@ -21,6 +22,7 @@ export const ROUTES = {
   ...PLAN_ROUTES,
   ...FILES_ROUTES,
   ...MEMBERS_ROUTES,
+  ...JOINING_ROUTES,
   ...ACCESS_ROUTES,
   ...MESSAGES_ROUTES,
   ...READING_ROUTES,

@@ -24,7 +24,9 @@ const BY_PATTERN = [/\/locales\//];
 test('every file is reached: a rule from its list, a page from a route, a use case from a handler', () => {
   const reached = new Set<string>();
   for (const file of files) {
-    for (const [, target] of read(file).matchAll(/(?:\bfrom\s+|\bimport\s*\(?\s*|src=)['"](\.[^'"]+)['"]/g)) {
+    for (const [, target] of read(file).matchAll(
+      /(?:\bfrom\s+|\bimport\s*\(?\s*|src=|\bnew URL\(\s*)['"](\.[^'"]+)['"]/g,
+    )) {
       reached.add(normalize(join(dirname(file), target ?? '')));
     }
   }

@@ -85,8 +85,8 @@ export const MEMBERS_ROUTES = {
     answer: takenListSchema,
   },
   takeBackList: {
-    method: 'post',
-    path: '/api/courses/{course}/lists/{list}/undo',
+    method: 'delete',
+    path: '/api/courses/{course}/lists/{list}',
     access: 'members',
     summary: 'Take a class list back, whole, while nothing stands against it',
     params: course.extend({ list: pathId }),

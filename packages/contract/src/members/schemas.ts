@@ -93,6 +93,8 @@ export type StandingAnswer = DeepReadonly<z.infer<typeof standingSchema>>;
 
 /** The others on the course, as far as this reader may see them. */
 export const classmatesSchema = z.object({
+  /** They are a learner here, and may leave by themselves. */
+  mayLeave: z.boolean(),
   people: z.array(z.object({ name: z.string(), role: roleSchema, groups: z.array(z.string()) })),
 });
 export type ClassmatesAnswer = DeepReadonly<z.infer<typeof classmatesSchema>>;

@@ -16,6 +16,7 @@ export const problemCodes = [
   'too_large',
   'out_of_step',
   'members_changed',
+  'cannot_join',
   'busy',
   'database_away',
   'internal',

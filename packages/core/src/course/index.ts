@@ -48,6 +48,8 @@ export type {
   Pause,
   PausePolicy,
 } from './schema/dates-schema.ts';
+export { MAX_DOMAINS, MAX_SEATS, SHUT_WAY, SWITCHED_WAYS, domainSchema } from './schema/joining-schema.ts';
+export type { SwitchedWay, WayIn } from './schema/joining-schema.ts';
 export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
 export {
   changedBySchema,

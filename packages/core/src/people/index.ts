@@ -42,6 +42,9 @@ export type {
   Waiting,
   WayKind,
 } from './joining/joining.ts';
+export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
+export { joinCourseOf, wayIn, wayOf } from './joining/of-course.ts';
+export type { JoinFacts } from './joining/of-course.ts';
 export { heldFor, seatsTaken } from './joining/seats.ts';
 export { dealGroups, groupsFor } from './grouping/deal.ts';
 export type { Dealt, GroupCount } from './grouping/deal.ts';

@@ -1,9 +1,10 @@
 /** For each rule of readiness the courses that it finds something in, and how grave that is. */
-import { AREAS, newItem } from '../../src/index.ts';
+import { AREAS, newItem, SHUT_WAY } from '../../src/index.ts';
 import type {
   WorkItem,
   Course,
   FactsByText,
+  WayIn,
   Item,
   Leads,
   OpeningRule,
@@ -26,6 +27,12 @@ export const ready = (): Course => {
     })),
   };
 };
+const at = (day: string): PlannedMoment => ({ kind: 'fixed', day, time: '12:00' });
+/** Joined by a code. */
+export const byLink = (way: Partial<WayIn>): Course => ({
+  ...ready(),
+  ways: { link: { ...SHUT_WAY, on: true, ...way } },
+});
 export const dates = (of: Course, change: Partial<Course['dates']>): Course => ({
   ...of,
   dates: { ...of.dates, ...change },
@@ -326,6 +333,18 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
   ['group_work_without', { ...ready(), groupWork: 'apart' }, 'advice'],
   ['group_work_without', withItems(work('w', null, { groupWork: 'beside' })), 'advice'],
   ['no_learners', ready(), 'advice', { learners: 0 }],
+  ['seats_short', { ...ready(), seats: 1 }, 'advice', { learners: 2 }],
+  ['way_never', byLink({ opens: at('2027-01-20'), closes: at('2027-01-19') }), 'advice'],
+  ['way_never', byLink({ opens: at('2030-01-20') }), 'advice'],
+  [
+    'way_never',
+    {
+      ...byLink({ closes: at('2027-01-08') }),
+      state: 'draft',
+      goesLive: { day: '2027-01-09', time: '08:00' },
+    },
+    'advice',
+  ],
   ['menu_long', menu(...AREAS.map((area): Leads => ({ to: 'area', area }))), 'advice'],
   ['menu_twice', menu(SECTIONS, SECTIONS), 'advice'],
   [

@@ -15,6 +15,7 @@ import { Migration0009 } from './migrations/migration-0009.ts';
 import { Migration0010 } from './migrations/migration-0010.ts';
 import { Migration0011 } from './migrations/migration-0011.ts';
 import { Migration0012 } from './migrations/migration-0012.ts';
+import { Migration0013 } from './migrations/migration-0013.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -33,6 +34,7 @@ export const MIGRATIONS = [
   { name: '0010-tries-counted-first', class: Migration0010 },
   { name: '0011-who-sent-a-file', class: Migration0011 },
   { name: '0012-lists-of-members', class: Migration0012 },
+  { name: '0013-joining-by-code', class: Migration0013 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -176,6 +176,7 @@ const TABLES = [
   'person_exception',
   'member_group',
   'member_list',
+  'join_code',
   'member',
   'change',
   'long_text',

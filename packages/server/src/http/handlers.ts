@@ -5,6 +5,7 @@ import { ACCESS } from './handlers/access.ts';
 import { DESK } from './handlers/desk.ts';
 import { FILES } from './handlers/files.ts';
 import { INSTITUTION } from './handlers/institution.ts';
+import { JOINING } from './handlers/joining.ts';
 import { MEMBERS } from './handlers/members.ts';
 import { MESSAGES } from './handlers/messages.ts';
 import { PEOPLE } from './handlers/people.ts';
@@ -20,6 +21,7 @@ export const HANDLERS: { readonly [Name in RouteName]: Handler<Name> } = {
   ...PLAN,
   ...FILES,
   ...MEMBERS,
+  ...JOINING,
   ...ACCESS,
   ...MESSAGES,
   ...READING,

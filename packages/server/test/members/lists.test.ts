@@ -59,7 +59,7 @@ async function take(course: string, text: string, more: More = {}): Promise<stri
   return list.id;
 }
 const undo = (course: string, list: string): PromiseLike<Response> =>
-  ines.post(`/api/courses/${course}/lists/${list}/undo`);
+  ines.delete(`/api/courses/${course}/lists/${list}`);
 const inCourse = async (course: string): Promise<readonly string[]> =>
   (await rosterOf(course)).members
     .filter(({ state, role }) => state === 'in' && role !== 'instructor')

@@ -65,6 +65,12 @@ const routes: RouteRecordRaw[] = [
     meta: { areas: ['setup', 'learner', 'desk'] },
   },
   {
+    path: '/join/:code?',
+    name: 'join',
+    component: () => import('../learner/join/JoinPage.vue'),
+    meta: { open: true, areas: ['learner'], title: 'learner.join.title' },
+  },
+  {
     path: '/parts',
     component: () => withCore(() => import('../parts/PartsPage.vue')),
     meta: { open: true },

@@ -95,6 +95,7 @@ const lead = computed(() => {
         <h1>{{ t('desk.title') }}</h1>
         <p v-if="lead" class="soft">{{ lead }}</p>
       </div>
+      <RouterLink class="to-join" to="/join">{{ t('learner.join.title') }}</RouterLink>
       <DeskFilters
         v-if="courses.length > 0"
         v-model="filter"

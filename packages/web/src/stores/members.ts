@@ -71,7 +71,7 @@ export const useMembers = defineStore('members', () => {
   const takeList = (body: TakeList): Promise<void> =>
     changing(() => ask('POST /api/courses/{course}/lists', { params: params(), body }));
   const takeBackList = (list: string): Promise<void> =>
-    changing(() => ask('POST /api/courses/{course}/lists/{list}/undo', { params: { ...params(), list } }));
+    changing(() => ask('DELETE /api/courses/{course}/lists/{list}', { params: { ...params(), list } }));
 
   return { all, lists, isThere, load, add, edit, takeList, takeBackList };
 });

@@ -24,7 +24,9 @@ beforeEach(() => {
   answers.length = 0;
   jest.spyOn(globalThis, 'fetch').mockImplementation(fetched);
 });
-afterEach(() => jest.restoreAllMocks());
+afterEach(() => {
+  jest.restoreAllMocks();
+});
 
 test('a change that is answered while they are asked for is shown, and they are asked for once more', async () => {
   const members = useMembers();

@@ -8,6 +8,7 @@ import { idSchema, mostOf } from '../schema/basics.ts';
 import { meetingChangeSchema, patternSchema, pauseSchema } from '../schema/dates-schema.ts';
 import { ITEM_SHAPES } from '../schema/items-schema.ts';
 import { exceptionSchema, groupSchema } from '../schema/access-schema.ts';
+import { wayInSchema } from '../schema/joining-schema.ts';
 import { panelSchema } from '../schema/home-schema.ts';
 import { menuEntrySchema } from '../schema/menu-schema.ts';
 import { announcementSchema, contactSchema } from '../schema/messages-schema.ts';
@@ -36,6 +37,7 @@ const {
   sections: _sections,
   outcomes: _outcomes,
   groups: _groups,
+  ways: _ways,
   exceptions: _exceptions,
   heldBack: _heldBack,
   menu: _menu,
@@ -47,7 +49,7 @@ const {
   look: _look,
   ...plainCourse
 } = course;
-void [_dates, _sections, _outcomes, _groups, _exceptions, _heldBack];
+void [_dates, _sections, _outcomes, _groups, _ways, _exceptions, _heldBack];
 void [_menu, _areas, _panels, _announcements, _contacts, _roleNames, _look];
 
 /** Fields of a field: each is set by itself, as `dates.weeks`. */
@@ -67,6 +69,7 @@ const COURSE_ENTRIES: FieldTable = {
   'dates.changes': meetingChangeSchema,
   outcomes: outcomeSchema,
   groups: groupSchema,
+  ways: wayInSchema,
   exceptions: exceptionSchema,
   heldBack: heldBackSchema,
   menu: menuEntrySchema,

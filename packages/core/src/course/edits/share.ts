@@ -31,11 +31,12 @@ function shareObject(
   next: Readonly<Record<string, unknown>>,
 ): Readonly<Record<string, unknown>> {
   const keys = Object.keys(next);
-  let isSame = keys.length === Object.keys(before).length;
-  const made: Record<string, unknown> = {};
-  for (const key of keys) {
-    made[key] = Object.hasOwn(before, key) ? share(before[key], next[key]) : next[key];
-    isSame &&= Object.hasOwn(before, key) && made[key] === before[key];
-  }
+  const had = (key: string): boolean => Object.hasOwn(before, key);
+  // Whatever a key is called: set one by one, "__proto__" would be something else.
+  const made = Object.fromEntries(
+    keys.map((key) => [key, had(key) ? share(before[key], next[key]) : next[key]]),
+  );
+  const isSame =
+    keys.length === Object.keys(before).length && keys.every((key) => had(key) && made[key] === before[key]);
   return isSame ? before : made;
 }

@@ -34,6 +34,7 @@ import {
   outsideSchema,
   visitorsSchema,
 } from './access-schema.ts';
+import { seatsSchema, SWITCHED_WAYS, wayInSchema } from './joining-schema.ts';
 import { datesSchema } from './dates-schema.ts';
 import { FIRST_PANELS, MAX_PANELS, panelSchema } from './home-schema.ts';
 import {
@@ -138,6 +139,12 @@ export const courseSchema = z.strictObject({
   /** On the public page: who the course is made for, and what to bring along. */
   madeFor: summarySchema.nullable().default(null),
   bringAlong: summarySchema.nullable().default(null),
+  /** The ways in that it has, by their kind. */
+  ways: tableSchema(wayInSchema, SWITCHED_WAYS.length),
+  /** For learners; null: as many as come. */
+  seats: seatsSchema.nullable().default(null),
+  /** Whether learners may leave by themselves. */
+  mayLeave: z.boolean().default(true),
   groups: tableSchema(groupSchema, MAX_GROUPS),
   /** What items have that have no mode of their own. */
   groupWork: groupWorkSchema.default('none'),

@@ -7,7 +7,7 @@ import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 /** Somebody who is not signed in. */
-const PASSER_BY: Viewer = { role: null, institutionStaff: false };
+export const PASSER_BY: Viewer = { role: null, institutionStaff: false };
 
 /** One person before several courses of their institution, in as many questions as before one. */
 export async function viewersOf(

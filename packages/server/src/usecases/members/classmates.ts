@@ -26,7 +26,8 @@ export async function classmates(
     }));
   const seen = classmatesOf(course, viewer, now, people);
   if (seen === null) throw nothingHere();
-  return { people: seen.map((one) => ({ ...one, groups: [...one.groups] })) };
+  const mayLeave = viewer.role === 'learner' && course.mayLeave && course.state !== 'archived';
+  return { mayLeave, people: seen.map((one) => ({ ...one, groups: [...one.groups] })) };
 }
 
 /** Whom a learner works with in an item, where it is worked on in groups. */

@@ -113,7 +113,7 @@ export async function addMembers(
           }),
         );
       } else if (row.leftAt !== null) {
-        Object.assign(row, { leftAt: null, leftHow: null, role });
+        Object.assign(row, { leftAt: null, leftHow: null, way: 'staff', role });
       }
     }
   });

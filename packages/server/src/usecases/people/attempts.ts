@@ -34,6 +34,8 @@ export interface Attempts {
   readonly signIn: (of: SignInTry) => Promise<Try>;
   /** @throws Failure `too_many_attempts`. */
   readonly visit: (of: { readonly course: string; readonly place: string }) => Promise<Try>;
+  /** @throws Failure `too_many_attempts`. */
+  readonly join: (of: { readonly place: string }) => Promise<Try>;
 }
 
 type Counted = readonly [RateLimiterPostgres, string];
@@ -75,6 +77,7 @@ export function openAttempts(pool: Pool): Attempts {
         ],
         'Too many wrong passphrases for this course',
       ),
+    join: (of) => count([[place, `${of.place} join`]], 'Too many wrong codes'),
   };
 }
 

@@ -4,6 +4,7 @@ import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { setTitle } from '../../words/page-title.ts';
+import LeaveCourse from './LeaveCourse.vue';
 import MembersFace from './MembersFace.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
 import { useAnswer } from '../../api/use-answer.ts';
@@ -22,6 +23,7 @@ watch(answer, () => setTitle(t('learner.members.title')));
     <template v-if="answer !== null">
       <h1>{{ t('learner.members.title') }}</h1>
       <MembersFace :people="answer.people" />
+      <LeaveCourse v-if="answer.mayLeave" :course-id="courseId" />
     </template>
   </ReadingFrame>
 </template>

@@ -113,6 +113,7 @@ export default {
     too_large: 'This is larger than the server takes.',
     out_of_step: 'This page is ahead of the server. Load it again.',
     members_changed: 'Somebody has changed who is on the course meanwhile.',
+    cannot_join: 'You cannot join this course.',
     busy: 'Very much is asked for just now. Nothing was saved; try again in a moment.',
     database_away: 'The database does not answer. Nothing was saved; try again.',
     internal: 'Something broke on our side. Nothing was saved; try again.',

@@ -114,6 +114,7 @@ export default {
     too_large: 'C’est plus grand que ce que le serveur accepte.',
     out_of_step: 'Cette page est en avance sur le serveur. Rechargez-la.',
     members_changed: 'Quelqu’un a changé entre-temps qui est dans le cours.',
+    cannot_join: 'Vous ne pouvez pas entrer dans ce cours.',
     busy: 'Les demandes sont très nombreuses en ce moment. Rien n’a été enregistré ; réessayez dans un instant.',
     database_away: 'La base de données ne répond pas. Rien n’a été enregistré ; réessayez.',
     internal: 'Quelque chose s’est cassé chez nous. Rien n’a été enregistré ; réessayez.',

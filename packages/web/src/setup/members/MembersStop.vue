@@ -20,6 +20,7 @@ import ListReader from './list/ListReader.vue';
 import MemberFilters from './table/MemberFilters.vue';
 import MemberTable from './table/MemberTable.vue';
 import WriteOutDialog from './table/WriteOutDialog.vue';
+import WaysPart from './ways/WaysPart.vue';
 import { ANYBODY, memberLines, narrowed } from './member-rows.ts';
 
 const { t } = useI18n();
@@ -74,7 +75,7 @@ function taken(words: string): void {
 
 <template>
   <StopHead stop="members" />
-  <LoadState v-if="state !== 'there'" :state="state" @again="load" />
+  <LoadState v-if="state !== 'there'" within :state="state" @again="load" />
   <ListReader v-else-if="isReading" @back="toList(false)" @taken="taken" />
   <div v-else id="field-members" class="stop" tabindex="-1">
     <div class="acts">
@@ -104,6 +105,7 @@ function taken(words: string): void {
       :lines="shown"
       :may-choose="plan.rights.members && !plan.isReadonly"
     />
+    <WaysPart v-if="plan.rights.members" @said="said = $event" />
     <ListHistory v-if="members.lists.length > 0" @said="said = $event" />
     <AddPeopleDialog v-model="isAdding" :course-id="course.id" @said="said = $event" />
     <WriteOutDialog v-model="isWriting" :chosen="standing" />

@@ -4,7 +4,8 @@ import NothingHere from './NothingHere.vue';
 import type { Loading } from '../../api/use-answer.ts';
 import PushButton from './PushButton.vue';
 
-defineProps<{ state: Loading }>();
+/** `within`: the page has its own beginning, and this is a part of it. */
+defineProps<{ state: Loading; within?: boolean }>();
 defineEmits<{ again: [] }>();
 const { t } = useI18n();
 </script>
@@ -15,16 +16,16 @@ const { t } = useI18n();
     :title="t('common.nowhere.title')"
     :text="t('common.nowhere.text')"
   />
-  <main v-else id="main" class="wait">
+  <component :is="within ? 'div' : 'main'" v-else :id="within ? undefined : 'main'" class="wait">
     <div v-if="state === 'loading'" role="status">
-      <h1 class="loading">{{ t('learner.loading') }}</h1>
+      <component :is="within ? 'p' : 'h1'" class="loading">{{ t('learner.loading') }}</component>
     </div>
     <template v-else>
-      <h1>{{ t('learner.failed') }}</h1>
+      <component :is="within ? 'h2' : 'h1'">{{ t('learner.failed') }}</component>
       <p class="soft">{{ t('common.problems.unreachable') }}</p>
       <PushButton weight="main" @click="$emit('again')">{{ t('common.away.again') }}</PushButton>
     </template>
-  </main>
+  </component>
 </template>
 
 <style scoped>

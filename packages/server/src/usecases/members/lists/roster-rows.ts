@@ -153,6 +153,8 @@ export function writeMember({ em, course, now, ...rest }: Writing, member: Roste
     leftAt: member.state === 'in' ? null : (row?.leftAt ?? now),
     leftHow: member.state === 'in' ? null : (row?.leftHow ?? ('removed' as const)),
     listed: saidOf(member, person),
+    // Whom a list brings back, staff bring back.
+    ...(row !== undefined && row.leftAt !== null && member.state === 'in' ? { way: 'staff' as const } : {}),
     isListed: member.isListed,
     cells: member.cells,
   };

@@ -1,6 +1,8 @@
 export default {
   titles: {
     until: 'حتى متى يبقى {title} مفتوحًا | حتى متى يبقى {title} مفتوحة',
+    ofWayOpens: 'حالما يُفتح المقرر',
+    ofWayUntil: 'لا يُغلق',
     due: 'متى يُسلَّم {title} | متى تُسلَّم {title}',
     held: 'متى يُعقد {title} | متى تُعقد {title}',
     opens: 'متى يُفتح {title} | متى تُفتح {title}',

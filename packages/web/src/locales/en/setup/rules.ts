@@ -50,6 +50,26 @@ export default {
     why: 'It would go live for no one.',
     cure: '',
   },
+  seats_short: {
+    what: 'There are {seats} seats, and {learners} learners',
+    why: 'Nobody who is here goes, and nobody else comes in by themselves.',
+    cure: 'Make room for all',
+  },
+  way_never: {
+    what: 'The way in by code closes before it opens',
+    why: 'Whoever has the code reads that its time is over.',
+    cure: 'Leave it open',
+  },
+  way_never_draft: {
+    what: 'The way in by code closes before the course goes live',
+    why: 'Until then nobody joins, and afterwards nobody any more.',
+    cure: 'Leave it open afterwards',
+  },
+  way_never_late: {
+    what: 'The way in by code opens after the last day',
+    why: 'Whoever joins then finds a course that is over.',
+    cure: 'Open it at once',
+  },
   ends_before_start: {
     what: 'The last day, {lastDay}, comes before the first, {firstDay}',
     why: 'The course would be over before it begins. Change one of the two.',

@@ -50,6 +50,26 @@ export default {
     why: 'Se pondría en marcha para nadie.',
     cure: '',
   },
+  seats_short: {
+    what: 'Hay {seats} plazas y {learners} estudiantes',
+    why: 'Nadie de quienes están se va, y nadie más entra por sí mismo.',
+    cure: 'Hacer sitio para todos',
+  },
+  way_never: {
+    what: 'La entrada por código se cierra antes de abrirse',
+    why: 'Quien tiene el código lee que su plazo ha terminado.',
+    cure: 'Dejarla abierta',
+  },
+  way_never_draft: {
+    what: 'La entrada por código se cierra antes de que el curso se abra',
+    why: 'Hasta entonces no entra nadie, y después ya tampoco.',
+    cure: 'Dejarla abierta después',
+  },
+  way_never_late: {
+    what: 'La entrada por código se abre después del último día',
+    why: 'Quien entra entonces encuentra un curso terminado.',
+    cure: 'Abrirla ya',
+  },
   ends_before_start: {
     what: 'El último día, {lastDay}, es anterior al primero, {firstDay}',
     why: 'El curso acabaría antes de empezar. Cambia uno de los dos.',

@@ -50,6 +50,26 @@ export default {
     why: 'Le cours s’ouvrirait pour personne.',
     cure: '',
   },
+  seats_short: {
+    what: 'Il y a {seats} places, et {learners} participants',
+    why: 'Personne de ceux qui sont là ne part, et personne d’autre n’entre de lui-même.',
+    cure: 'Faire de la place pour tous',
+  },
+  way_never: {
+    what: 'L’entrée par code ferme avant d’ouvrir',
+    why: 'Qui a le code lit que le délai est passé.',
+    cure: 'La laisser ouverte',
+  },
+  way_never_draft: {
+    what: 'L’entrée par code ferme avant que le cours n’ouvre',
+    why: 'Jusque-là personne n’entre, et ensuite plus personne.',
+    cure: 'La laisser ouverte ensuite',
+  },
+  way_never_late: {
+    what: 'L’entrée par code ouvre après le dernier jour',
+    why: 'Qui entre alors trouve un cours terminé.',
+    cure: 'L’ouvrir tout de suite',
+  },
   ends_before_start: {
     what: 'Le dernier jour, {lastDay}, vient avant le premier, {firstDay}',
     why: 'Le cours finirait avant de commencer. Changez l’un des deux.',

@@ -70,7 +70,7 @@ async function takeBack({ id, source }: Taken): Promise<void> {
         <td>
           {{ did(list) }}
           <span v-if="list.undone" class="soft">
-            {{ t('setup.members.list.undone', { who: list.undone.by, when: when(list.undone.at) }) }}
+            · {{ t('setup.members.list.undone', { who: list.undone.by, when: when(list.undone.at) }) }}
           </span>
         </td>
         <td>{{ list.by }}</td>

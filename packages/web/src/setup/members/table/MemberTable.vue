@@ -63,7 +63,7 @@ const day = (instant: string): string =>
     <template #joined="{ row }">
       <span class="who">
         <span class="figures">{{ day(row.joined) }}</span>
-        <span class="soft">{{ t(`setup.members.ways.${row.member.way}`) }}</span>
+        <span class="soft">{{ t(`setup.members.by.${row.member.way}`) }}</span>
       </span>
     </template>
     <template #last="{ row }">

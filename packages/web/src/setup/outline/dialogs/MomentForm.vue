@@ -19,6 +19,8 @@ const props = defineProps<{
   field: 'due' | 'held' | 'opens' | 'until';
   /** It stands in no section: "this section" means nothing to it. */
   ofCourse?: boolean;
+  /** It is of a way into the course, and says so where it has none. */
+  ofWay?: boolean;
   /** It has to have one. */
   required?: boolean;
 }>();
@@ -46,14 +48,14 @@ const way = computed<Way>(() => {
   if (now.kind !== 'relative') return now.kind;
   return isWeekday(now) ? 'weekday' : 'relative';
 });
+const noneOf = (): string => {
+  if (props.ofWay) return props.field === 'opens' ? 'ofWayOpens' : 'ofWayUntil';
+  return props.ofCourse ? 'ofCourse' : props.field;
+};
 const ways = computed(() =>
   WAYS.value.map((value) => ({
     value,
-    title: t(
-      value === 'none'
-        ? `setup.moment.none.${props.ofCourse ? 'ofCourse' : props.field}`
-        : `setup.moment.ways.${value}`,
-    ),
+    title: t(value === 'none' ? `setup.moment.none.${noneOf()}` : `setup.moment.ways.${value}`),
   })),
 );
 const isEnd = computed(() => props.field === 'due' || props.field === 'until');

@@ -1,0 +1,30 @@
+/** The ways in that a course switches on and off. Codes, invitations and whoever waits stand outside the document. */
+import { z } from 'zod';
+import { storableSchema } from './basics.ts';
+import { momentSchema } from './moment-schema.ts';
+
+/** Staff who add somebody need no switch; the others follow as they are built. */
+export const SWITCHED_WAYS = ['link'] as const;
+export type SwitchedWay = (typeof SWITCHED_WAYS)[number];
+
+export const MAX_SEATS = 100_000;
+export const seatsSchema = z.int().min(1).max(MAX_SEATS);
+
+const DOMAIN = /^[a-z0-9]([a-z0-9-]*[a-z0-9])?(\.[a-z0-9]([a-z0-9-]*[a-z0-9])?)+$/;
+export const domainSchema = storableSchema.trim().toLowerCase().max(253).regex(DOMAIN);
+export const MAX_DOMAINS = 20;
+
+export const wayInSchema = z.strictObject({
+  on: z.boolean(),
+  /** Null: as soon as the course is live, and for as long. */
+  opens: momentSchema.nullable(),
+  closes: momentSchema.nullable(),
+  /** Of the course's, for this way alone; null: as many as the course has. */
+  seats: seatsSchema.nullable(),
+  /** Of confirmed addresses, whole; null: anybody. */
+  domains: z.array(domainSchema).min(1).max(MAX_DOMAINS).nullable(),
+});
+export type WayIn = z.infer<typeof wayInSchema>;
+
+/** As it is before anybody has touched it. */
+export const SHUT_WAY: WayIn = { on: false, opens: null, closes: null, seats: null, domains: null };

@@ -1,0 +1,62 @@
+/** What a course's plan says of joining it, as `canJoin` asks for it. */
+import { goesLiveAt, stateAt } from '../../access/course-caps.ts';
+import { momentOfCourse } from '../../calendar/course-plan.ts';
+import type { CoursePlan } from '../../calendar/course-plan.ts';
+import { SHUT_WAY } from '../../course/schema/joining-schema.ts';
+import type { SwitchedWay, WayIn } from '../../course/schema/joining-schema.ts';
+import type { PlannedMoment } from '../../course/schema/moment-schema.ts';
+import type { HeldSeat, JoinCourse, JoinWay, JoinWindow, Seated, Waiting } from './joining.ts';
+
+/** What is not in the plan: who is there, and for whom a seat is kept. */
+export interface JoinFacts {
+  readonly learners: readonly Seated[];
+  readonly held: readonly HeldSeat[];
+  readonly waiting: readonly Waiting[];
+}
+
+const MINUTE_MS = 60_000;
+
+function opensAt(plan: CoursePlan, moment: PlannedMoment | null): JoinWindow['opens'] {
+  if (moment === null) return null;
+  const resolved = momentOfCourse(plan, moment, 'opens');
+  return resolved.kind === 'at' ? resolved.instant : 'undated';
+}
+
+/** A closing to the minute includes that minute, one given as a day that day; an undated one is none. */
+function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number | null {
+  if (moment === null) return null;
+  const resolved = momentOfCourse(plan, moment, 'until');
+  if (resolved.kind !== 'at') return null;
+  return resolved.time === null ? resolved.instant : resolved.instant + MINUTE_MS;
+}
+
+export const wayIn = ({ course }: CoursePlan, kind: SwitchedWay): WayIn => course.ways[kind] ?? SHUT_WAY;
+
+/** A way that the course switches, as it is in the plan. */
+export function wayOf(plan: CoursePlan, kind: SwitchedWay): JoinWay {
+  const { on, opens, closes, seats, domains } = wayIn(plan, kind);
+  return {
+    kind,
+    isOn: on,
+    window: { opens: opensAt(plan, opens), closes: closesAt(plan, closes) },
+    seats,
+    hasLine: false,
+    kinds: null,
+    domains,
+    after: null,
+    gives: 'learner',
+    asksQuestion: false,
+  };
+}
+
+/** @param at in milliseconds since 1970-01-01T00:00Z */
+export function joinCourseOf({ course }: CoursePlan, facts: JoinFacts, at: number): JoinCourse {
+  return {
+    state: stateAt(course, at),
+    goesLive: goesLiveAt(course),
+    finding: course.find,
+    seats: course.seats,
+    hasLine: false,
+    ...facts,
+  };
+}
