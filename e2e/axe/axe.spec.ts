@@ -1,7 +1,7 @@
 /** axe-core finds nothing, in light and in dark. */
 import { expect, test } from '@playwright/test';
 import { clean } from '../support/axe.ts';
-import { comeInAs, INES, NOOR, choose } from '../support/people.ts';
+import { choose, comeInAs, goLive, INES, NOOR, ownCourse } from '../support/people.ts';
 
 // A trace of every step of axe over a thousand cells costs more than the check itself.
 test.use({ trace: 'off' });
@@ -108,6 +108,28 @@ test('an item beside the outline, its text with every piece, and what lies over 
     await clean(page, name);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+});
+
+test('joining a course, at a desk and on a phone', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'AXE-JOIN');
+  await page.goto(`/setup/${id}/members`);
+  await page.getByRole('checkbox', { name: 'By link or code' }).check();
+  const code = (await page.locator('.ways .large').textContent()) ?? '';
+  await page.getByRole('button', { name: 'Show it large' }).click();
+  await expect(page.getByRole('img', { name: 'The link as a QR picture' })).toBeVisible();
+  await clean(page, 'a way to join, and its code');
+  await goLive(page, id);
+  await page.context().clearCookies();
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 844 });
+    await page.goto('/join');
+    await expect(page.getByLabel('Code')).toBeVisible();
+    await clean(page, `a code to type at ${width}`);
+    await page.goto(`/join/${code}`);
+    await expect(page.getByRole('link', { name: 'Sign in and join' })).toBeVisible();
+    await clean(page, `a course to join at ${width}`);
   }
 });
 

@@ -50,7 +50,6 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByRole('button', { name: 'Load' }).click();
     await expect(page.getByText('No section is over the target')).toBeVisible();
     await expect(page.getByRole('img', { name: /Minutes of each section/ })).toBeVisible();
-    await picture(page, 'load');
     await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('button', { name: 'Edit what Your own tide table holds' }).click();
     await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('Take the readings');
@@ -86,6 +85,9 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await stop('Messages').click();
     await expect(page.getByText('The home page shows the newest 3, pinned ones first.')).toBeVisible();
     await picture(page, 'setup-messages');
+    await stop('Members').click();
+    await expect(page.getByRole('row', { name: /Aroha Tamihere/ })).toBeVisible();
+    await picture(page, 'setup-members');
     await page.getByRole('link', { name: 'Itinerary' }).click();
   });
 

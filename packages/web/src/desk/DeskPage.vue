@@ -93,9 +93,11 @@ const lead = computed(() => {
     <header class="head">
       <div>
         <h1>{{ t('desk.title') }}</h1>
-        <p v-if="lead" class="soft">{{ lead }}</p>
+        <p class="soft lead">
+          <span v-if="lead">{{ lead }}</span>
+          <RouterLink to="/join">{{ t('learner.join.title') }}</RouterLink>
+        </p>
       </div>
-      <RouterLink class="to-join" to="/join">{{ t('learner.join.title') }}</RouterLink>
       <DeskFilters
         v-if="courses.length > 0"
         v-model="filter"
@@ -161,6 +163,12 @@ const lead = computed(() => {
   justify-content: space-between;
   gap: 12px 24px;
   margin-bottom: 16px;
+}
+
+.lead {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
 }
 
 .term {

@@ -115,6 +115,7 @@ function taken(words: string): void {
 <style scoped>
 .stop {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   outline: none;
 }

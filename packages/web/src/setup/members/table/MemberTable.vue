@@ -24,7 +24,7 @@ const words = (one: string, other: string): number => collator.value.compare(one
 const has = (field: 'number' | 'classes' | 'groups'): boolean =>
   props.lines.some((line) => line[field] !== '');
 const columns = computed((): readonly LongColumn[] => [
-  { key: 'name', title: t('setup.members.columns.name'), sort: words },
+  { key: 'name', title: t('setup.members.columns.name'), sort: words, width: 210 },
   ...(has('number') ? [{ key: 'number', title: t('setup.members.columns.number'), sort: words }] : []),
   { key: 'role', title: t('setup.members.columns.role'), sort: words },
   ...(has('classes') ? [{ key: 'classes', title: t('setup.members.columns.classes'), sort: words }] : []),

@@ -205,6 +205,7 @@ function setDomains(text: string): void {
 <style scoped>
 .ways {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   max-width: 900px;
 }
