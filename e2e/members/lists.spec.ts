@@ -66,6 +66,12 @@ test('a dirty list is read, put right in one column, taken in, and read again th
   await expect(row(page, /Noor Rahimi/)).not.toContainText('no account yet');
   await expect(page.getByRole('link', { name: 'Members: 4 learners' })).toBeVisible();
 
+  // Whoever has no account yet finds nothing on a desk.
+  await page.getByRole('banner').getByRole('button', { name: /Go live/ }).click();
+  await expect(page.getByText('one learner will find it on their desk')).toBeVisible();
+  await expect(page.getByText('3 learners have no account yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+
   await test.step('the same list again changes nothing', async () => {
     await page.getByRole('button', { name: 'Read a list' }).click();
     await sendFile(page, FIRST, 'shores.csv');

@@ -25,6 +25,8 @@ export const planSchema = z.object({
   course: courseSchema,
   seq: z.int(),
   learners: z.int(),
+  /** Of them, those who have no account yet. */
+  places: z.int(),
   /** What its long texts hold besides words, by hash. */
   texts: z.record(textHashSchema, textFactsSchema),
   passphrase: passphraseStateSchema,
@@ -76,6 +78,7 @@ export const changesAnswerSchema = z.object({
   /** Texts sent that were kept as something else, since not all in them may stand: from hash to hash. */
   renamed: z.record(textHashSchema, textHashSchema),
   learners: z.int(),
+  places: z.int(),
   groupSizes: z.record(z.string(), z.int()),
 });
 export type ChangesAnswer = z.infer<typeof changesAnswerSchema>;

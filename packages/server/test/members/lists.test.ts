@@ -80,6 +80,7 @@ test('whoever has an account is it, the others are places; classes are made; twi
   expect(byId.get('1001')).toMatchObject({ isPlace: false, isListed: true, classes: ['Shore A'] });
   expect(byId.get('1002')).toMatchObject({ isPlace: true, address: 'maelle@away.example' });
   expect(byId.get('1003')).toMatchObject({ isPlace: true, address: null, classes: ['Shore B'] });
+  expect((await ines.get(`/api/courses/${course}/plan`)).body).toMatchObject({ learners: 3, places: 2 });
   const plan = (await ines.get(`/api/courses/${course}/plan`)).body as {
     course: { groups: Record<string, { name: string; kind: string; at: number }> };
     groupSizes: Record<string, number>;

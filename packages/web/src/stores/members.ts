@@ -22,6 +22,7 @@ export const useMembers = defineStore('members', () => {
     isThere.value = true;
     const learning = answer.members.filter(({ role }) => role === 'learner');
     plan.learners = learning.length;
+    plan.places = learning.filter(({ isPlace }) => isPlace).length;
     const sizes: Record<string, number> = {};
     for (const id of learning.flatMap(({ groups }) => groups)) sizes[id] = (sizes[id] ?? 0) + 1;
     plan.groupSizes = sizes;

@@ -55,6 +55,8 @@ export const usePlan = defineStore('plan', () => {
   const copy = shallowRef<WorkingCopy | null>(null);
   const rights = ref<PlanAnswer['rights']>({ plan: false, state: false, members: false });
   const learners = ref(0);
+  /** Of them, those who have no account yet. */
+  const places = ref(0);
   const passphrase = ref<PlanAnswer['passphrase']>('none');
   const groupSizes = shallowRef<PlanAnswer['groupSizes']>({});
   /** The institution's pages, and who is on the staff. */
@@ -103,6 +105,7 @@ export const usePlan = defineStore('plan', () => {
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
     learners.value = answer.learners;
+    places.value = answer.places;
     passphrase.value = answer.passphrase;
     groupSizes.value = answer.groupSizes;
     face.value = answer.face;
@@ -239,6 +242,7 @@ export const usePlan = defineStore('plan', () => {
     settled(before.filter((one) => !taken.copy.pending.includes(one) && !refused.includes(one.id)));
     copy.value = taken.copy;
     learners.value = answer.learners;
+    places.value = answer.places;
     groupSizes.value = answer.groupSizes;
     taken.notices.forEach((notice) => tell(notice));
     const left = taken.copy.pending;
@@ -308,6 +312,7 @@ export const usePlan = defineStore('plan', () => {
     cureOf,
     rights,
     learners,
+    places,
     passphrase,
     groupSizes,
     face,

@@ -43,6 +43,7 @@ export class MiniServer {
         course: this.course,
         seq: this.log.length,
         learners: 2,
+        places: 0,
         texts: this.facts,
         rights,
       });
@@ -91,6 +92,7 @@ export class MiniServer {
       texts: this.facts,
       renamed: this.renamed,
       learners: this.learners,
+      places: 0,
       groupSizes: this.groupSizes,
     };
   }

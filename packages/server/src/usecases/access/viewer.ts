@@ -142,6 +142,16 @@ export async function countLearners(em: EntityManager, courseId: string): Promis
   return em.count(MemberRow, { courseId, role: 'learner', leftAt: null });
 }
 
+/** Learners who have no account yet. */
+export async function countPlaces(em: EntityManager, courseId: string): Promise<number> {
+  const [row] = await em.execute<{ count: number }[]>(
+    `select count(*)::int as count from member join person on person.id = member.person_id
+     where course_id = ? and role = 'learner' and left_at is null and place_in is not null`,
+    [courseId],
+  );
+  return row?.count ?? 0;
+}
+
 /** Learners in each group and class, by its id. */
 export async function groupSizes(
   em: EntityManager,

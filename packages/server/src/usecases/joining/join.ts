@@ -81,7 +81,9 @@ export async function join(
   try {
     await em.transactional((inner) => joinUnderLock(inner, code, courseId, person, now));
   } catch (error) {
-    if (error instanceof CheckConstraintViolationException) throw cannot('full');
+    if (error instanceof CheckConstraintViolationException && /no seat left/.test(error.message)) {
+      throw cannot('full');
+    }
     throw error;
   }
 }

@@ -6,7 +6,7 @@ import { TextRow } from '../../db/entities.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { passphraseState } from '../access/passphrase.ts';
-import { countLearners, groupSizes } from '../access/viewer.ts';
+import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { faceFacts } from '../reading/face.ts';
 import { factsOfTexts } from './texts.ts';
@@ -20,6 +20,7 @@ export async function readPlan(
     course,
     seq: row.seq,
     learners: await countLearners(em, course.id),
+    places: await countPlaces(em, course.id),
     passphrase: await passphraseState(em, course.id),
     groupSizes: await groupSizes(em, course.id),
     texts: Object.fromEntries(await factsOfTexts(em, course.id)),

@@ -25,7 +25,7 @@ import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
 import { factsOfTexts } from './texts.ts';
 import { announce } from '../../db/announce.ts';
-import { countLearners, groupSizes } from '../access/viewer.ts';
+import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
 
 export interface Author {
   readonly person: Person;
@@ -157,6 +157,7 @@ async function takenSince(
     taken,
     texts: await factsNamed(em, courseId, taken),
     learners: await countLearners(em, courseId),
+    places: await countPlaces(em, courseId),
     groupSizes: await groupSizes(em, courseId),
   };
 }

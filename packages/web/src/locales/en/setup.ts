@@ -187,6 +187,8 @@ export default {
     title: 'Go live',
     stateTitle: 'State of the course',
     blocked: 'One thing stands in the way: | {count} things stand in the way:',
+    places:
+      'One learner has no account yet, and finds the course once they have one. | {count} learners have no account yet, and find the course once they have one.',
     will: 'The course opens at once. Nobody is on it as a learner yet. | The course opens at once: one learner will find it on their desk. | The course opens at once: {count} learners will find it on their desks.',
     advice:
       'One piece of advice is left; it does not stop you. | {count} pieces of advice are left; they do not stop you.',

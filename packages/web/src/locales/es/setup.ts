@@ -188,6 +188,8 @@ export default {
     title: 'Poner en marcha',
     stateTitle: 'Estado del curso',
     blocked: 'Una cosa lo impide: | {count} cosas lo impiden:',
+    places:
+      'Un estudiante aún no tiene cuenta; encontrará el curso cuando la tenga. | {count} estudiantes aún no tienen cuenta; encontrarán el curso cuando la tengan.',
     will: 'El curso se abre enseguida. Todavía no hay estudiantes en él. | El curso se abre enseguida: un estudiante lo encontrará en su mesa. | El curso se abre enseguida: {count} estudiantes lo encontrarán en su mesa.',
     advice: 'Queda un consejo; no te lo impide. | Quedan {count} consejos; no te lo impiden.',
     isLive:

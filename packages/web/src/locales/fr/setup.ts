@@ -188,6 +188,8 @@ export default {
     title: 'Ouvrir',
     stateTitle: 'État du cours',
     blocked: 'Une chose fait obstacle : | {count} choses font obstacle :',
+    places:
+      'Un participant n’a pas encore de compte ; il trouvera le cours quand il en aura un. | {count} participants n’ont pas encore de compte ; ils trouveront le cours quand ils en auront un.',
     will: 'Le cours ouvre aussitôt. Personne n’y est encore inscrit. | Le cours ouvre aussitôt : un participant le trouvera sur son bureau. | Le cours ouvre aussitôt : {count} participants le trouveront sur leur bureau.',
     advice:
       'Il reste un conseil ; il ne vous arrête pas. | Il reste {count} conseils ; ils ne vous arrêtent pas.',

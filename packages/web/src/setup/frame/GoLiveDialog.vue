@@ -24,6 +24,8 @@ const advice = computed(() => plan.found.length - blockers.value.length);
 const state = computed(() =>
   plan.course === null ? 'draft' : stateAt(plan.course, Date.parse(session.now())),
 );
+/** Whoever has no account yet finds nothing on a desk. */
+const hasWhoFinds = computed(() => plan.learners === 0 || plan.learners > plan.places);
 const isDraft = computed(() => state.value === 'draft');
 
 async function become(next: CourseState): Promise<void> {
@@ -66,7 +68,8 @@ watch(open, (now) => {
       </ul>
     </template>
     <template v-else-if="isDraft">
-      <p>{{ t('setup.goLive.will', plan.learners) }}</p>
+      <p v-if="hasWhoFinds">{{ t('setup.goLive.will', plan.learners - plan.places) }}</p>
+      <p v-if="plan.places > 0">{{ t('setup.goLive.places', plan.places) }}</p>
       <p v-if="advice > 0" class="soft">{{ t('setup.goLive.advice', advice) }}</p>
       <MomentFields
         class="by-itself"
@@ -77,7 +80,10 @@ watch(open, (now) => {
       />
     </template>
     <template v-else>
-      <p v-if="state === 'live'">{{ t('setup.goLive.isLive', plan.learners) }}</p>
+      <template v-if="state === 'live'">
+        <p v-if="hasWhoFinds">{{ t('setup.goLive.isLive', plan.learners - plan.places) }}</p>
+        <p v-if="plan.places > 0">{{ t('setup.goLive.places', plan.places) }}</p>
+      </template>
       <p v-else>{{ t('setup.goLive.isArchived') }}</p>
     </template>
     <template #foot>
