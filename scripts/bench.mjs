@@ -13,6 +13,7 @@ const WITH_SERVER = {
   'home-lcp-vs-static': 'e2e/bench/home-lcp.ts',
   'class-in-turn-vs-at-once': 'e2e/bench/class-in-turn.ts',
   'answer-beside-worst': 'e2e/bench/beside.ts',
+  'members-10000-vs-100': 'e2e/bench/members.ts',
   'add-item-vs-arrow': 'e2e/bench/main-thread.ts',
   'stop-vs-arrow': 'e2e/bench/main-thread.ts',
 };

@@ -67,7 +67,10 @@ test('a dirty list is read, put right in one column, taken in, and read again th
   await expect(page.getByRole('link', { name: 'Members: 4 learners' })).toBeVisible();
 
   // Whoever has no account yet finds nothing on a desk.
-  await page.getByRole('banner').getByRole('button', { name: /Go live/ }).click();
+  await page
+    .getByRole('banner')
+    .getByRole('button', { name: /Go live/ })
+    .click();
   await expect(page.getByText('one learner will find it on their desk')).toBeVisible();
   await expect(page.getByText('3 learners have no account yet')).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -180,4 +183,32 @@ test('an assistant sees who is there, and changes nothing of it', async ({ page 
   await expect(page.getByText('1 of 27')).toBeVisible();
   await expect(row(page, /Aroha Tamihere/)).toBeVisible();
   await expect(row(page, /Noor Rahimi/)).toHaveCount(0);
+});
+
+test('learners are dealt into groups, and who is nowhere is found', async ({ page }) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'LISTS-4');
+  await page.goto(`/setup/${id}/members?list=new`);
+  const people = ['Ada', 'Bo', 'Cai', 'Dee', 'Eli', 'Fay', 'Gus'];
+  const list = people.map((name, at) => `${at},${name} Marsh,${at < 4 ? 'North' : 'South'}`).join('\n');
+  await page.getByLabel('Or paste').fill(`Id,Name,Class\n${list}`);
+  await page.getByRole('button', { name: 'Read what is pasted' }).click();
+  await take(page).click();
+  await page.getByRole('button', { name: 'Deal into groups' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox', { name: 'At most in a group' }).fill('3');
+  await dialog.getByRole('textbox', { name: 'At most in a group' }).blur();
+  await expect(dialog.getByText('7 learners, 3 new groups of 2 or 3')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText('3 new groups are made')).toBeVisible();
+  for (const name of people) await expect(row(page, new RegExp(name))).toContainText(/Group [123]/);
+  await page
+    .getByRole('combobox', { name: 'Class or group' })
+    .or(page.getByRole('combobox', { name: 'Groups' }))
+    .first()
+    .click({ force: true });
+  await page.getByRole('option', { name: 'Group 3' }).click();
+  await expect(page.getByText(/^[23] of 9$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Deal into groups' }).click();
+  await expect(dialog.getByText('There is nobody to deal.')).toBeVisible();
 });

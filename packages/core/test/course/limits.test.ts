@@ -1,6 +1,13 @@
 /** A course is never changed into one that is too large to be read again. */
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, courseEntries, courseSchema, newSection, readField } from '../../src/index.ts';
+import {
+  applyChange,
+  courseEntries,
+  courseSchema,
+  newSection,
+  readField,
+  SHUT_WAY,
+} from '../../src/index.ts';
 import type { Course, Edit, FieldValue } from '../../src/index.ts';
 import { smallCourse } from '../support/arbitraries.ts';
 
@@ -11,6 +18,7 @@ const ENTRIES: Readonly<Record<string, FieldValue>> = {
   'dates.patterns': { weekdays: [1], time: '09:00', minutes: 60, place: null },
   'dates.changes': { kind: 'cancelled', sections: 'keep' },
   outcomes: { text: 'Lay a line', at: 1 },
+  ways: SHUT_WAY,
   groups: { name: 'Boat one', kind: 'group', at: 1 },
   exceptions: { for: 'g', node: 'a1', opens: null, due: null, until: null, at: 1 },
   heldBack: { node: null, release: null },

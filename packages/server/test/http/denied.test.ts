@@ -137,6 +137,8 @@ async function made(agent: Agent): Promise<void> {
     { kind: 'remove', target: 'removed' },
     set('find', 'here', 'members'),
     set('visitors', 'passphrase', 'off'),
+    // Whoever could leave by one of the requests would be denied all that comes after.
+    set('mayLeave', false, true),
   ];
   await agent.put(`/api/courses/${id}/passphrase`).send({ passphrase: PASSPHRASE }).expect(200);
   const first = { since: 0, changes: [{ id: 'make', edits }], texts };

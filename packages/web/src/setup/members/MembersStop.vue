@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Who is in the course: the table of members, what is done to several, and the lists that they came by. */
-import { IconDownload, IconListDetails, IconUserPlus } from '@tabler/icons-vue';
+import { IconDownload, IconListDetails, IconUserPlus, IconUsersGroup } from '@tabler/icons-vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,6 +14,7 @@ import PushButton from '../../ui/frame/PushButton.vue';
 import StopHead from '../frame/StopHead.vue';
 import { useFieldFocus } from '../fields/use-field-focus.ts';
 import AddPeopleDialog from './AddPeopleDialog.vue';
+import DealDialog from './DealDialog.vue';
 import ChosenBar from './table/ChosenBar.vue';
 import ListHistory from './list/ListHistory.vue';
 import ListReader from './list/ListReader.vue';
@@ -36,6 +37,7 @@ const filter = ref(ANYBODY);
 const chosen = ref<readonly string[]>([]);
 const isAdding = ref(false);
 const isWriting = ref(false);
+const isDealing = ref(false);
 const said = ref('');
 
 /** Reading a list has an address of its own, so that the way back is the browser's too. */
@@ -88,6 +90,9 @@ function taken(words: string): void {
           <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.add') }}
         </PushButton>
       </template>
+      <PushButton v-if="plan.rights.members && !plan.isReadonly" @click="isDealing = true">
+        <IconUsersGroup :size="18" aria-hidden="true" /> {{ t('setup.members.deal.title') }}
+      </PushButton>
       <PushButton v-if="plan.rights.members" @click="isWriting = true">
         <IconDownload :size="18" aria-hidden="true" /> {{ t('setup.members.writeOut') }}
       </PushButton>
@@ -108,6 +113,7 @@ function taken(words: string): void {
     <WaysPart v-if="plan.rights.members" @said="said = $event" />
     <ListHistory v-if="members.lists.length > 0" @said="said = $event" />
     <AddPeopleDialog v-model="isAdding" :course-id="course.id" @said="said = $event" />
+    <DealDialog v-model="isDealing" :chosen="standing" @said="said = $event" />
     <WriteOutDialog v-model="isWriting" :chosen="standing" />
   </div>
 </template>
