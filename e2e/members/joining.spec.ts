@@ -16,7 +16,7 @@ test('by link on a phone, signed in on the way; the seats run out; one leaves, a
   page,
 }) => {
   await comeInAs(page, INES);
-  const { id } = await ownCourse(page, 'JOIN-1');
+  const { id } = await ownCourse(page, 'WAYS-1');
   await page.goto(`/setup/${id}/members`);
   const ways = page.getByRole('region', { name: 'Ways to join' });
   await expect(ways.getByText('Nobody joins by it: it is off.')).toBeVisible();
@@ -45,13 +45,13 @@ test('by link on a phone, signed in on the way; the seats run out; one leaves, a
     await phone.goto('/join');
     await phone.getByLabel('Code').fill(code.toLowerCase().replace('-', ' '));
     await phone.getByRole('button', { name: 'Look at the course' }).click();
-    await expect(phone.getByRole('heading', { name: 'Course JOIN-1' })).toBeVisible();
+    await expect(phone.getByRole('heading', { name: 'Course WAYS-1' })).toBeVisible();
     await expect(phone.getByText('one seat left')).toBeVisible();
     await phone.getByRole('link', { name: 'Sign in and join' }).click();
     await signInAs(phone, NOOR);
     await phone.getByRole('button', { name: 'Join the course' }).click();
     await expect(phone).toHaveURL(new RegExp(`/courses/${id}`));
-    await expect(phone.getByRole('heading', { name: 'Course JOIN-1', level: 1 })).toBeVisible();
+    await expect(phone.getByRole('heading', { name: 'Course WAYS-1', level: 1 })).toBeVisible();
   });
   // The table tells it without being asked again.
   await expect(page.getByRole('row', { name: /Noor Rahimi.*by link/ })).toBeVisible();
@@ -74,7 +74,7 @@ test('by link on a phone, signed in on the way; the seats run out; one leaves, a
     await expect(phone.getByRole('dialog')).toContainText('All that you have done in it is kept');
     await phone.getByRole('dialog').getByRole('button', { name: 'Leave the course' }).click();
     await expect(phone).toHaveURL(/\/desk$/);
-    await expect(phone.getByText('Course JOIN-1')).toHaveCount(0);
+    await expect(phone.getByText('Course WAYS-1')).toHaveCount(0);
   });
   await expect(page.getByRole('row', { name: /Noor Rahimi/ })).toHaveCount(0);
   await onPhone(browser, async (phone) => {
