@@ -98,6 +98,7 @@ export default {
   wentOut: 'One person is out of {group} | {count} people are out of {group}',
   copy: 'Copy addresses | Copy one address | Copy {count} addresses',
   copied: 'One address copied | {count} addresses copied',
+  notCopied: 'This browser did not let it be copied. Here it is: {text}',
   remove: 'Take off the course',
   removeTitle: 'Take one person off the course? | Take {count} people off the course?',
   removeText:

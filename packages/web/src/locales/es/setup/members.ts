@@ -99,6 +99,7 @@ export default {
   wentOut: 'Una persona ya no está en {group} | {count} personas ya no están en {group}',
   copy: 'Copiar correos | Copiar un correo | Copiar {count} correos',
   copied: 'Un correo copiado | {count} correos copiados',
+  notCopied: 'Este navegador no ha dejado copiarlo. Aquí está: {text}',
   remove: 'Sacar del curso',
   removeTitle: '¿Sacar a una persona del curso? | ¿Sacar a {count} personas del curso?',
   removeText:

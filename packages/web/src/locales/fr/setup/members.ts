@@ -99,6 +99,7 @@ export default {
   wentOut: 'Une personne n’est plus dans {group} | {count} personnes ne sont plus dans {group}',
   copy: 'Copier les adresses | Copier une adresse | Copier {count} adresses',
   copied: 'Une adresse copiée | {count} adresses copiées',
+  notCopied: 'Ce navigateur n’a pas permis de le copier. Le voici : {text}',
   remove: 'Retirer du cours',
   removeTitle: 'Retirer une personne du cours ? | Retirer {count} personnes du cours ?',
   removeText:

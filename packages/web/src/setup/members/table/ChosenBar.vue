@@ -14,6 +14,7 @@ import IconButton from '../../../ui/frame/IconButton.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import { keepsInstructor } from '../member-rows.ts';
 import { useAttempt } from '../use-attempt.ts';
+import { useCopied } from '../use-copied.ts';
 
 const props = defineProps<{ chosen: readonly string[] }>();
 const emit = defineEmits<{ clear: []; said: [words: string] }>();
@@ -21,6 +22,7 @@ const { t } = useI18n();
 const plan = usePlan();
 const members = useMembers();
 const { failure, isUnderWay, attempt } = useAttempt();
+const copied = useCopied(failure);
 const isRemoving = ref(false);
 
 const picked = computed(() => {
@@ -86,8 +88,8 @@ async function remove(): Promise<void> {
   emit('said', t('setup.members.removed', count));
 }
 async function copy(): Promise<void> {
-  await attempt(() => navigator.clipboard.writeText(addresses.value.join(', ')));
-  if (failure.value === null) emit('said', t('setup.members.copied', addresses.value.length));
+  const words = t('setup.members.copied', addresses.value.length);
+  if (await copied(addresses.value.join(', '))) emit('said', words);
 }
 </script>
 

@@ -17,6 +17,7 @@ import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import MomentForm from '../../outline/dialogs/MomentForm.vue';
 import { useAttempt } from '../use-attempt.ts';
+import { useCopied } from '../use-copied.ts';
 import { qrPicture } from './qr-picture.ts';
 import { useWaySentence } from './way-sentence.ts';
 
@@ -24,6 +25,7 @@ const emit = defineEmits<{ said: [words: string] }>();
 const { t } = useI18n();
 const plan = usePlan();
 const { failure, isUnderWay, attempt } = useAttempt();
+const copied = useCopied(failure);
 const course = computed(() => plan.course!);
 const ways = shallowRef<WaysInAnswer | null>(null);
 const picture = ref<string | null>(null);
@@ -37,14 +39,19 @@ const address = computed(() =>
 );
 
 const params = (): { course: string } => ({ course: course.value.id });
-async function load(): Promise<void> {
-  await attempt(async () => {
-    ways.value = await ask('GET /api/courses/{course}/ways', { params: params() });
-  });
+/** A code that was made meanwhile is newer than any that was asked for before. */
+let turn = 0;
+async function read(): Promise<void> {
+  turn += 1;
+  const mine = turn;
+  const got = await ask('GET /api/courses/{course}/ways', { params: params() });
+  if (mine === turn) ways.value = got;
 }
-onMounted(load);
+onMounted(() => attempt(read));
 useLive((heard) => {
-  if (heard.kind === 'missed' || (heard.kind === 'course' && heard.id === course.value.id)) void load();
+  const isOfThis = heard.kind === 'missed' || (heard.kind === 'course' && heard.id === course.value.id);
+  // Nobody has pressed anything: what does not come now comes with the next that is told.
+  if (isOfThis) read().catch(() => undefined);
 });
 
 function set(change: Partial<WayIn>): void {
@@ -53,7 +60,9 @@ function set(change: Partial<WayIn>): void {
 }
 const makeCode = (): Promise<boolean> =>
   attempt(async () => {
-    ways.value = await ask('POST /api/courses/{course}/ways/code', { params: params() });
+    const made = await ask('POST /api/courses/{course}/ways/code', { params: params() });
+    turn += 1;
+    ways.value = made;
   });
 /** The first code is made with the switch: a way that is on leads somewhere. */
 async function toggle(on: boolean): Promise<void> {
@@ -65,9 +74,7 @@ async function replace(): Promise<void> {
   if (await makeCode()) emit('said', t('setup.members.ways.replaced'));
 }
 async function copy(): Promise<void> {
-  if (await attempt(() => navigator.clipboard.writeText(address.value))) {
-    emit('said', t('setup.members.ways.copied'));
-  }
+  if (await copied(address.value)) emit('said', t('setup.members.ways.copied'));
 }
 async function show(): Promise<void> {
   picture.value = null;
