@@ -65,7 +65,7 @@ async function times(page: Page, id: string): Promise<number> {
   const finding: number[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {
     await page.goto(`${base}/setup/${id}/messages`);
-    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.locator('.setup-route').waitFor();
     await page.waitForTimeout(400);
     opening.push(
       await page.evaluate(async (course) => {
