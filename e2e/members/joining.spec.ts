@@ -1,7 +1,7 @@
 /** A link used on a phone by somebody who has not signed in; seats that run out; leaving, and coming back. */
 import { expect, test } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
-import { comeInAs, goLive, INES, NOOR, ownCourse, PAVEL } from '../support/people.ts';
+import { addLearner, comeInAs, goLive, INES, NOOR, ownCourse, PAVEL } from '../support/people.ts';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 async function onPhone(browser: Browser, work: (page: Page) => Promise<void>): Promise<void> {
@@ -82,6 +82,20 @@ test('by link on a phone, signed in on the way; the seats run out; one leaves, a
     await phone.goto(`/join/${code}`);
     await phone.getByRole('button', { name: 'Join the course' }).click();
     await expect(phone).toHaveURL(new RegExp(`/courses/${id}`));
+  });
+
+  await test.step('staff go beyond the seats: readiness says so, leads to them, and makes room', async () => {
+    await addLearner(page, id, 'lupe');
+    await page.goto(`/setup/${id}/readiness`);
+    const finding = page.getByText('There are more learners than seats: 2 for 1');
+    await expect(finding).toBeVisible();
+    await page.getByRole('button', { name: 'Go to Members' }).click();
+    await expect(ways.getByRole('textbox', { name: 'Seats in the course' })).toBeFocused();
+    await page.goBack();
+    await page.getByRole('button', { name: 'Make room for all' }).click();
+    await expect(finding).toHaveCount(0);
+    await page.goto(`/setup/${id}/members`);
+    await expect(ways.getByText('2 of 2 are taken.')).toBeVisible();
   });
 
   await test.step('a code made anew ends the one that is out there', async () => {

@@ -1,4 +1,5 @@
 /** Class lists as they come: read, put right, taken in, read again later, taken back. */
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { ADAEZE, comeInAs, INES, ownCourse } from '../support/people.ts';
@@ -211,4 +212,33 @@ test('learners are dealt into groups, and who is nowhere is found', async ({ pag
   await expect(page.getByText(/^[23] of 9$/)).toBeVisible();
   await page.getByRole('button', { name: 'Deal into groups' }).click();
   await expect(dialog.getByText('There is nobody to deal.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+
+  await test.step('a role for one who is chosen, and the chosen written out in columns of one’s own', async () => {
+    await page.goto(`/setup/${id}/members`);
+    await page.getByRole('checkbox', { name: 'Ada Marsh' }).check();
+    await page.getByRole('combobox', { name: 'Give a role' }).click({ force: true });
+    await page.getByRole('option', { name: 'Assistant', exact: true }).click();
+    await expect(row(page, /Ada Marsh/)).toContainText('Assistant');
+    await page.getByRole('checkbox', { name: 'Bo Marsh' }).check();
+    await page.getByRole('button', { name: 'Write out as CSV' }).click();
+    for (const name of ['Address', 'Class']) await dialog.getByRole('checkbox', { name }).uncheck();
+    await dialog
+      .getByRole('button', { name: /Name.*up|up.*Name/i })
+      .first()
+      .click();
+    await dialog.getByRole('textbox', { name: 'A column put together' }).fill('{name} ({nobody})');
+    await expect(dialog.getByText('Nothing is called {nobody}')).toBeVisible();
+    await dialog.getByRole('textbox', { name: 'A column put together' }).fill('{name} ({id})');
+    await expect(dialog.getByText('For the first of them:')).toBeVisible();
+    const coming = page.waitForEvent('download');
+    await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
+    const text = await readFile(await (await coming).path(), 'utf8');
+    const lines = text.replace('\ufeff', '').trim().split('\r\n');
+    expect(lines[0]).toBe('Name,Institution’s id,Role,A column put together');
+    expect(lines.slice(1).sort()).toEqual([
+      'Ada Marsh,0,assistant,Ada Marsh (0)',
+      'Bo Marsh,1,learner,Bo Marsh (1)',
+    ]);
+  });
 });

@@ -271,7 +271,7 @@ export {
   MemberRow,
   PersonExceptionRow,
 } from './member-entities.ts';
-export type { MemberListRecord, MemberRecord } from './member-entities.ts';
+export type { MemberListRecord, MemberRecord, StandingBefore, TouchedMember } from './member-entities.ts';
 
 export const ENTITIES = [
   JoinCodeRow,

@@ -27,6 +27,10 @@ export const MemberRow = defineEntity({
   }),
 });
 
+/** Of a member before a list, what no roster holds: how and when they had left, and by which way they had come. */
+export type StandingBefore = Pick<MemberRecord, 'leftAt' | 'leftHow' | 'way'>;
+export type TouchedMember = AppliedList['touched'][number] & { readonly standing: StandingBefore | null };
+
 /** A list that was taken into a course as one act. */
 export const MemberListRow = defineEntity({
   name: 'MemberListRow',
@@ -44,7 +48,7 @@ export const MemberListRow = defineEntity({
     shape: p.json<KeptShape>(),
     counts: p.json<ListCounts>(),
     /** Each member whom it touched, before (null: not there) and after. */
-    touched: p.json<AppliedList['touched']>(),
+    touched: p.json<TouchedMember[]>(),
     /** Ids of the classes and groups that it made. */
     made: p.json<string[]>(),
     undoneAt: p.string().nullable(),

@@ -198,6 +198,29 @@ test('a class that changes, a name and an address: taken back, they are as they 
   expect(await rosterOf(course)).toEqual(before);
 });
 
+test('whoever had left by themselves, and by which way they came, is as before when a list that brought them back is taken back', async () => {
+  const course = await newOne('LIST-12');
+  const noor = await putOn(ines, course, 'noor', 'learner');
+  const em = server.database.em.fork();
+  await em.execute(
+    `update member set left_at = '2027-02-01T09:00:00.000Z', left_how = 'left', way = 'link'
+     where course_id = ? and person_id = ?`,
+    [course, noor],
+  );
+  const standing = async (): Promise<unknown> =>
+    server.database.em
+      .fork()
+      .execute('select left_at, left_how, way, listed from member where course_id = ? and person_id = ?', [
+        course,
+        noor,
+      ]);
+  const before = await standing();
+  const list = await take(course, LIST);
+  expect(await standing()).toMatchObject([{ left_at: null, left_how: null, way: 'staff' }]);
+  expect((await undo(course, list)).status).toBe(200);
+  expect(await standing()).toEqual(before);
+});
+
 test('a row by name alone is asked; the answer decides', async () => {
   const course = await newOne('LIST-6');
   const noor = await putOn(ines, course, 'noor', 'learner');

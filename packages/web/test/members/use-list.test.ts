@@ -32,7 +32,7 @@ const run: RunList = (task, tell) => {
       else if ('held' in news && !isSlow) resolve(news.held);
       else if ('failed' in news) reject(new Error(news.failed));
     };
-    void workOn(task, hear);
+    void Promise.resolve().then(() => workOn(task, hear));
   });
   return { held, stop: () => stop() };
 };
@@ -94,6 +94,8 @@ test('what comes is held against the course as it is now, and every choice recko
   await list.begin({ name: 'shores.csv', list: TEXT });
   expect(list.step.value).toBeNull();
   list.setHeading(true);
+  // Before the worker has said a word: nothing of what is shown can be taken in.
+  expect(list.step.value).toBe('reading');
   await settled();
   expect(list.there.value?.reading.columns.map(({ column }) => column)).toEqual([
     'ignored',

@@ -5,6 +5,7 @@ import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { MemberRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
+import { lastInstructor } from './lists/keep-instructor.ts';
 import { openForMembers } from './lists/take-list.ts';
 
 export async function editMembers(
@@ -39,10 +40,7 @@ export async function mustKeepOne(em: EntityManager, rows: readonly MemberRecord
   const left = rows.filter(({ role, leftAt }) => role === 'instructor' && leftAt === null);
   const ids = left.map(({ personId }) => personId);
   if (ids.length > 0 && (await em.count(PersonRow, { id: { $in: ids }, placeIn: null })) > 0) return;
-  throw new Failure(
-    'not_allowed',
-    'A course keeps at least one instructor; add another before taking this one off',
-  );
+  throw lastInstructor();
 }
 
 async function editGroups(

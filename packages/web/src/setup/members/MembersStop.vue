@@ -12,7 +12,6 @@ import LoadState from '../../ui/frame/LoadState.vue';
 import type { Loading } from '../../api/use-answer.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 import StopHead from '../frame/StopHead.vue';
-import { useFieldFocus } from '../fields/use-field-focus.ts';
 import AddPeopleDialog from './AddPeopleDialog.vue';
 import DealDialog from './DealDialog.vue';
 import ChosenBar from './table/ChosenBar.vue';
@@ -29,7 +28,6 @@ const route = useRoute();
 const router = useRouter();
 const plan = usePlan();
 const members = useMembers();
-useFieldFocus();
 
 const course = computed(() => plan.course!);
 const state = ref<Loading>('loading');

@@ -8,7 +8,6 @@ import { formatDay, weekdayName } from '../../words/dates.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import FindingSign from '../../ui/frame/FindingSign.vue';
-import { useActs } from '../frame/acts.ts';
 import { useEntryWords } from '../menu/entry-words.ts';
 import { useNodeTitle } from '../node-title.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
@@ -22,7 +21,6 @@ const { t, locale } = useI18n();
 const router = useRouter();
 const plan = usePlan();
 const session = useSession();
-const acts = useActs();
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
@@ -66,10 +64,6 @@ const places = computed(() => {
 const more = computed(() => props.finding.targets.length - places.value.length);
 
 function go(target?: string): void {
-  if (props.finding.stop === 'members') {
-    acts.members();
-    return;
-  }
   const { stop, field } = props.finding;
   void router.push({
     path: `/setup/${plan.course?.id ?? ''}/${stop}`,

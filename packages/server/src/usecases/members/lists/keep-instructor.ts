@@ -2,13 +2,16 @@
 import type { Roster } from '@itinerary/core/people';
 import { Failure } from '../../failure.ts';
 
+/** Whoever is the last is told so in one way, wherever they would go. */
+export const lastInstructor = (): Failure =>
+  new Failure(
+    'not_allowed',
+    'A course keeps at least one instructor; add another before taking this one off',
+  );
+
 export function mustKeepInstructor(roster: Roster): void {
   const isOne = [...roster.values()].some(
     ({ role, state, isPlace }) => role === 'instructor' && state === 'in' && !isPlace,
   );
-  if (isOne) return;
-  throw new Failure(
-    'not_allowed',
-    'A course keeps at least one instructor; add another before taking this one off',
-  );
+  if (!isOne) throw lastInstructor();
 }

@@ -1,5 +1,5 @@
 /** Who is or was on a course as core's roster, and a roster's members as rows again. */
-import { createHash, randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import type { Course, Group } from '@itinerary/core';
 import { addressKey, calledOf } from '@itinerary/core/people';
 import type { Named, Roster, RosterMember } from '@itinerary/core/people';
@@ -180,6 +180,3 @@ function writeGroups(em: EntityManager, course: Course, member: RosterMember, ha
     for (const groupId of wanted) em.persist(em.create(MemberGroupRow, { courseId, personId, groupId }));
   }
 }
-
-/** For whom no account is known a place is made. */
-export const newPlace = (): string => randomUUID();

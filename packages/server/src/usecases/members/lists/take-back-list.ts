@@ -28,9 +28,11 @@ export async function takeBackList({ em, courseId, person, now }: ListTaker, id:
     if (!back.ok) throw against(back.against);
     mustKeepInstructor(back.roster);
     const writing = { em: inner, course: loaded.course, now, institutionId: person.institutionId, standing };
-    for (const { before, after } of list.touched) {
-      if (before !== null) writeMember({ ...writing, accounts: new Map() }, before);
-      else await takeOut(inner, courseId, after, now);
+    for (const { before, after, standing: had } of list.touched) {
+      if (before === null) await takeOut(inner, courseId, after, now);
+      else writeMember({ ...writing, accounts: new Map() }, before);
+      const row = standing.rows.get(after.key);
+      if (row !== undefined && had !== null) inner.assign(row, had);
     }
     inner.assign(list, { undoneAt: now, undoneBy: person.id });
     await inner.flush();

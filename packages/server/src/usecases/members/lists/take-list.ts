@@ -9,13 +9,14 @@ import { announce } from '../../../db/announce.ts';
 import { loadCourse, writeCourse } from '../../../db/course-rows.ts';
 import type { LoadedCourse } from '../../../db/course-rows.ts';
 import { ChangeRow, MemberListRow, PersonRow } from '../../../db/entities.ts';
-import type { Person } from '../../../db/entities.ts';
+import type { Person, StandingBefore, TouchedMember } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
 import { Failure } from '../../failure.ts';
 import { nothingHere } from '../../nothing-here.ts';
 import { claimIn } from './claim.ts';
 import { mustKeepInstructor } from './keep-instructor.ts';
-import { newPlace, readRoster, stampOf, writeMember } from './roster-rows.ts';
+import { readRoster, stampOf, writeMember } from './roster-rows.ts';
+import type { RosterRows } from './roster-rows.ts';
 
 /** Who takes a list, and when. */
 export interface ListTaker {
@@ -45,7 +46,7 @@ export async function takeList({ em, courseId, person, now }: ListTaker, list: T
     const free = new Map([...accounts].filter(([, account]) => !standing.roster.has(account.id)));
     const applied = applyList(standing.roster, reading, remove, ({ row }) => {
       const account = row.address === null ? undefined : free.get(addressKey(row.address));
-      if (account === undefined) return newPlace();
+      if (account === undefined) return randomUUID();
       // Of two rows with one address, one alone is the account's; they are a conflict before they come here.
       free.delete(addressKey(account.address ?? ''));
       return account.id;
@@ -54,6 +55,7 @@ export async function takeList({ em, courseId, person, now }: ListTaker, list: T
     const made = await makeGroups(inner, loaded, applied, list.id, person, now);
     const byId = new Map([...accounts.values()].map((account) => [account.id, account]));
     const writing = { em: inner, course: made.course, now, institutionId: person.institutionId, standing };
+    const before = standingOf(standing, applied);
     for (const { after } of applied.touched) writeMember({ ...writing, accounts: byId }, after);
     await inner.flush();
     await claimIn(inner, courseId, person.institutionId);
@@ -67,7 +69,7 @@ export async function takeList({ em, courseId, person, now }: ListTaker, list: T
         source: list.source,
         shape: list.shape,
         counts: countsOf(reading, remove),
-        touched: await asTheyAre(inner, made.course, applied),
+        touched: await asTheyAre(inner, made.course, applied, before),
         made: made.ids,
         undoneAt: null,
         undoneBy: null,
@@ -137,6 +139,17 @@ async function accountsOf(
   return new Map(people.map((one) => [addressKey(one.address ?? ''), one]));
 }
 
+/** Before any of them is written. */
+function standingOf({ rows }: RosterRows, { touched }: AppliedList): ReadonlyMap<string, StandingBefore> {
+  return new Map(
+    touched.flatMap(({ after }): [string, StandingBefore][] => {
+      const row = rows.get(after.key);
+      if (row === undefined) return [];
+      return [[after.key, { leftAt: row.leftAt ?? null, leftHow: row.leftHow ?? null, way: row.way }]];
+    }),
+  );
+}
+
 /** Classes and groups that a list names and the course has not: through the course's own edits, as one change of it. */
 async function makeGroups(
   em: EntityManager,
@@ -191,9 +204,14 @@ async function asTheyAre(
   em: EntityManager,
   course: Course,
   { touched }: AppliedList,
-): Promise<AppliedList['touched'][number][]> {
+  standing: ReadonlyMap<string, StandingBefore>,
+): Promise<TouchedMember[]> {
   const { roster } = await readRoster(em.fork({ keepTransactionContext: true }), course);
-  return touched.map(({ before, after }) => ({ before, after: roster.get(after.key) ?? after }));
+  return touched.map(({ before, after }) => ({
+    before,
+    after: roster.get(after.key) ?? after,
+    standing: standing.get(after.key) ?? null,
+  }));
 }
 
 function countsOf({ outcomes }: Reconciliation, remove: ReadonlySet<string>): ListCounts {

@@ -51,7 +51,7 @@ export default {
     cure: '',
   },
   seats_short: {
-    what: 'المقاعد {seats}، والمتعلمون {learners}',
+    what: 'المتعلمون أكثر من المقاعد: {learners} مقابل {seats}',
     why: 'لا يخرج أحد ممن هنا، ولا يدخل غيرهم بأنفسهم.',
     cure: 'أفسح للجميع',
   },

@@ -51,7 +51,7 @@ export default {
     cure: '',
   },
   seats_short: {
-    what: 'There are {seats} seats, and {learners} learners',
+    what: 'There are more learners than seats: {learners} for {seats}',
     why: 'Nobody who is here goes, and nobody else comes in by themselves.',
     cure: 'Make room for all',
   },

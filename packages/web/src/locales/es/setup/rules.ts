@@ -51,7 +51,7 @@ export default {
     cure: '',
   },
   seats_short: {
-    what: 'Hay {seats} plazas y {learners} estudiantes',
+    what: 'Hay más estudiantes que plazas: {learners} para {seats}',
     why: 'Nadie de quienes están se va, y nadie más entra por sí mismo.',
     cure: 'Hacer sitio para todos',
   },

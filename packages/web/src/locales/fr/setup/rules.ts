@@ -51,7 +51,7 @@ export default {
     cure: '',
   },
   seats_short: {
-    what: 'Il y a {seats} places, et {learners} participants',
+    what: 'Il y a plus de participants que de places : {learners} pour {seats}',
     why: 'Personne de ceux qui sont là ne part, et personne d’autre n’entre de lui-même.',
     cure: 'Faire de la place pour tous',
   },

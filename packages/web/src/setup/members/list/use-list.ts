@@ -86,6 +86,8 @@ export function useList(courseId: () => string, run: RunList = inWorker): OneLis
     running?.stop();
     if (source.value === null || roster.value === null) return;
     isBroken.value = false;
+    // At once: what is shown is not what would happen any more.
+    step.value = 'reading';
     const mine = run(
       {
         list: source.value.list,

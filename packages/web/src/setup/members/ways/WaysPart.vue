@@ -15,6 +15,7 @@ import NumberField from '../../../ui/fields/NumberField.vue';
 import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
+import { useFieldFocus } from '../../fields/use-field-focus.ts';
 import MomentForm from '../../outline/dialogs/MomentForm.vue';
 import { useAttempt } from '../use-attempt.ts';
 import { useCopied } from '../use-copied.ts';
@@ -26,6 +27,8 @@ const { t } = useI18n();
 const plan = usePlan();
 const { failure, isUnderWay, attempt } = useAttempt();
 const copied = useCopied(failure);
+/** Its fields are there once the members are: whoever comes from a finding is shown them then. */
+useFieldFocus();
 const course = computed(() => plan.course!);
 const ways = shallowRef<WaysInAnswer | null>(null);
 const picture = ref<string | null>(null);
