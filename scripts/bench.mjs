@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
-import { closeOnEnd, command, end } from './lib/processes.mjs';
+import { closeOnEnd, command } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
 import { ensureChromium, startTestPostgres, startTestServer } from './lib/test-server.mjs';
 
@@ -30,14 +30,13 @@ async function withServer(files) {
   let postgres = null;
   let server = null;
   const close = closeOnEnd(async () => {
-    await end(server);
+    await server?.stop();
     await postgres?.stop();
   });
   try {
     postgres = await startTestPostgres();
-    const started = await startTestServer(postgres);
-    server = started.server;
-    for (const file of files) await program(file, started.env);
+    server = await startTestServer(postgres);
+    for (const file of files) await program(file, server.env);
   } finally {
     await close();
   }

@@ -9,6 +9,7 @@ import { DATA, SERVER_DIST, WEB_DIST } from './lib/paths.mjs';
 import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
 import { run, say, stop } from './lib/say.mjs';
 import { sessionSecret } from './lib/secrets.mjs';
+import { startLetterBox } from './lib/stand-ins.mjs';
 
 function wantedPort() {
   const text = process.env.PORT ?? '4600';
@@ -18,12 +19,22 @@ function wantedPort() {
   return port;
 }
 
+const probe = (port) =>
+  new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(port, '127.0.0.1', () => server.close(resolve));
+  });
+
+/** The page of a stand-in is where one looks for it, or anywhere: it is said in the end. */
+const pagePort = (port) =>
+  probe(port).then(
+    () => port,
+    () => null,
+  );
+
 function checkPort(port) {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(port, '127.0.0.1', () => probe.close(resolve));
-  }).catch((error) => {
+  return probe(port).catch((error) => {
     if (error.code === 'EADDRINUSE') {
       stop(
         `Port ${port} is in use, perhaps by an Itinerary that is running already. Stop that, or choose another port: PORT=${port + 1} npm run demo`,
@@ -46,16 +57,20 @@ await run(async () => {
 
   let database = null;
   let server = null;
+  let letterBox = null;
   const close = closeOnEnd(async () => {
     say('Stopping');
     await end(server);
+    await end(letterBox?.child ?? null);
     await database?.stop();
   });
   try {
     database = await demoDatabase();
     await buildServer();
     await buildWeb();
+    letterBox = await startLetterBox({ at: await pagePort(port + 10), file: join(DATA, 'letters.jsonl') });
     const env = {
+      ...letterBox.env,
       DATABASE_URL: database.url,
       SESSION_SECRET: sessionSecret(),
       ITINERARY_DEMO: '1',
@@ -72,7 +87,9 @@ await run(async () => {
       show: true,
       ownGroup: true,
     });
-    console.log(`\nItinerary is ready at http://127.0.0.1:${port}\n(Ctrl-C stops it; the data stays.)`);
+    console.log(
+      `\nItinerary is ready at http://127.0.0.1:${port}\nIts letters are to be read at ${letterBox.url}\n(Ctrl-C stops it; the data stays.)`,
+    );
     const code = await new Promise((resolve) => server.once('exit', resolve));
     if (code !== 0 && code !== null) {
       console.error(`\nThe server ended by itself (${code}); what it said stands above. The data is safe.`);

@@ -95,9 +95,13 @@ function bundle(entries, folder) {
 }
 
 export function buildServer() {
-  const entries = ['main.ts', 'demo/load-demo.ts', 'tools/course-file.ts', 'text/cleaning-worker.ts'].map(
-    (entry) => `packages/server/src/${entry}`,
-  );
+  const entries = [
+    'main.ts',
+    'demo/load-demo.ts',
+    'tools/course-file.ts',
+    'text/cleaning-worker.ts',
+    'standins/letter-box.ts',
+  ].map((entry) => `packages/server/src/${entry}`);
   return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () =>
     bundle(entries, SERVER_DIST),
   );

@@ -4,8 +4,9 @@ import { join } from 'node:path';
 import { ensureDebianPackage } from './packages.mjs';
 import { SERVER_DIST, WEB_DIST } from './paths.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
-import { command, service } from './processes.mjs';
+import { command, end, service } from './processes.mjs';
 import { say } from './say.mjs';
+import { startLetterBox } from './stand-ins.mjs';
 
 /** Without the parts of a browser that nobody sees here: they cost as much as the page itself. */
 const SHELL = '/usr/bin/chromium-headless-shell';
@@ -40,14 +41,16 @@ export async function startTestPostgres() {
   return postgres;
 }
 
-/** @returns the process, and the environment of whatever drives a browser against it. */
+/** @returns what ends it, and the environment of whatever drives a browser against it. */
 export async function startTestServer(postgres) {
   const database = 'itinerary_e2e';
   await postgres.dropDatabase(database);
   await postgres.createDatabase(database, TEMPLATE);
   const port = await freePort();
   const main = join(SERVER_DIST, 'main.js');
+  const letterBox = await startLetterBox();
   const env = {
+    ...letterBox.env,
     DATABASE_URL: postgres.url(database),
     SESSION_SECRET: 'only for tests',
     ITINERARY_DEMO: '1',
@@ -56,6 +59,8 @@ export async function startTestServer(postgres) {
     ITINERARY_CHECK_ANSWERS: '1',
     LOG_LEVEL: 'error',
     PORT: String(port),
+    // Whichever process of the run sends a letter, it leads to this one.
+    ITINERARY_SITE: `http://127.0.0.1:${port}`,
   };
   const server = await service('The server', process.execPath, [main], {
     env,
@@ -67,7 +72,12 @@ export async function startTestServer(postgres) {
     ...env,
     E2E_URL: `http://127.0.0.1:${port}`,
     E2E_SERVER: main,
+    E2E_LETTERS: letterBox.url,
     CHROME_PATH: chromium(),
   };
-  return { server, env: forBrowser };
+  const stop = async () => {
+    await end(server);
+    await end(letterBox.child);
+  };
+  return { stop, env: forBrowser };
 }

@@ -60,7 +60,21 @@ export type {
   PeopleAnswer,
   StandingAnswer,
 } from './members/schemas.ts';
-export type { JoinAnswerSent, JoinPageAnswer, WaysInAnswer } from './joining/schemas.ts';
+export { MAX_ANSWER } from './joining/schemas.ts';
+export type { JoinAnswerSent, JoinBy, JoinedAnswer, JoinPageAnswer, OpenWay } from './joining/schemas.ts';
+export { MAX_INVITED, MAX_REASON } from './joining/ways-schemas.ts';
+export type {
+  Decide,
+  DecidedAnswer,
+  InvitationState,
+  Invite,
+  InvitedAct,
+  WaysInAnswer,
+} from './joining/ways-schemas.ts';
+export type { DoorFactsAnswer } from './shape/door.ts';
+export { mailAddressSchema } from './shape/mail.ts';
+export { LEAST_PASSWORD, MAX_NAME } from './accounts/schemas.ts';
+export type { AccountKeyAnswer, SessionsAnswer } from './accounts/schemas.ts';
 export { MAX_COMMENT } from './messages/schemas.ts';
 export type { AnnouncementsAnswer, CommentsAnswer } from './messages/schemas.ts';
 export type {
@@ -71,6 +85,7 @@ export type {
   ReadCourseAnswer,
   ReadItemAnswer,
 } from './reading/schemas.ts';
+export { ACCOUNT_ROUTES } from './accounts/routes.ts';
 export { ACCESS_ROUTES } from './access/routes.ts';
 export { DESK_ROUTES } from './desk/routes.ts';
 export { FILES_ROUTES } from './files/routes.ts';

@@ -2,6 +2,7 @@
  * Every route of the interface to programs: its address, the right it needs, what it takes and gives.
  * The server registers exactly these, `/api/openapi.json` is made from them, and a test walks them all.
  */
+import { ACCOUNT_ROUTES } from './accounts/routes.ts';
 import { ACCESS_ROUTES } from './access/routes.ts';
 import { DESK_ROUTES } from './desk/routes.ts';
 import { FILES_ROUTES } from './files/routes.ts';
@@ -17,6 +18,7 @@ import { SERVICE_ROUTES } from './service/routes.ts';
 export const ROUTES = {
   ...SERVICE_ROUTES,
   ...PEOPLE_ROUTES,
+  ...ACCOUNT_ROUTES,
   ...INSTITUTION_ROUTES,
   ...DESK_ROUTES,
   ...PLAN_ROUTES,

@@ -27,7 +27,7 @@ describe('routes', () => {
   test.each(routes.filter(([, { path }]) => path.includes('{course}')))(
     '%s needs a right in its course',
     (_name, { access }) => {
-      expect(['plan', 'state', 'members', 'read']).toContain(access);
+      expect(['plan', 'state', 'members', 'read', 'knows']).toContain(access);
     },
   );
 

@@ -64,7 +64,7 @@ export { findings, isBlocker, RULES } from './readiness/findings.ts';
 export { offeredCure } from './readiness/offered-cure.ts';
 export { withoutTypedNumber } from './readiness/outline/typed-numbers.ts';
 export type { ReadinessFacts } from './readiness/findings.ts';
-export type { Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
+export type { DoorFacts, Finding, Passphrase, Rule, Severity, Stop } from './readiness/rule.ts';
 export { NO_FACTS, textFacts, textFactsSchema } from './text/facts.ts';
 export type { FactsByText, TextFacts } from './text/facts.ts';
 export { AWAY, CONTACT_CARDS, fillText, relinkText } from './text/fill.ts';

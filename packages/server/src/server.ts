@@ -10,6 +10,8 @@ import { diskStore } from './files/file-store.ts';
 import { tidyFiles } from './usecases/files/tidy.ts';
 import { createApp } from './http/app.ts';
 import { openCleaning } from './text/cleaning.ts';
+import { openJobs } from './jobs/jobs.ts';
+import type { RunningJobs } from './jobs/jobs.ts';
 import { openNotices } from './live/notices.ts';
 
 const TIDY_MS = 6 * 60 * 60 * 1000;
@@ -23,6 +25,7 @@ const HEADERS_MS = 80_000;
 export interface RunningServer {
   readonly address: string;
   readonly database: Database;
+  readonly jobs: Pick<RunningJobs, 'runNow' | 'returnsPort'>;
   stop(): Promise<void>;
 }
 
@@ -43,6 +46,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
     );
   }, TIDY_MS);
   tidying.unref();
+  const jobs = await openJobs(config, database, log);
   const http = createServer(createApp({ config, database, pool, log, notices, cleaning }));
   http.keepAliveTimeout = RESTS_MS;
   http.headersTimeout = HEADERS_MS;
@@ -54,12 +58,14 @@ export async function startServer(config: Config): Promise<RunningServer> {
   return {
     address: `http://${config.host}:${port}`,
     database,
+    jobs,
     stop: async () => {
       await new Promise((resolve) => {
         http.close(resolve);
         http.closeAllConnections();
       });
       clearInterval(tidying);
+      await jobs.stop();
       await cleaning.close();
       await notices.stop();
       await pool.end();

@@ -5,7 +5,7 @@ import { buildServer, buildWeb } from '../build.mjs';
 import { learnerPageSize } from '../bundle-size.mjs';
 import { ensureNpmPackages } from '../packages.mjs';
 import { bin, DATA, ROOT } from '../paths.mjs';
-import { closeOnEnd, command, end } from '../processes.mjs';
+import { closeOnEnd, command } from '../processes.mjs';
 import { say } from '../say.mjs';
 import { ensureChromium, startTestPostgres, startTestServer } from '../test-server.mjs';
 import { newTally } from './tally.mjs';
@@ -114,7 +114,7 @@ function* casesOf({ suites = [], specs = [], file }) {
 async function endToEnd(tally, { files, named }, postgres) {
   say('End to end, in Chromium');
   const begun = performance.now();
-  const { server, env } = await startTestServer(postgres);
+  const { stop, env } = await startTestServer(postgres);
   const file = join(DATA, 'playwright.json');
   rmSync(file, { force: true });
   const own = files.filter((one) => partOf(one) === 'e2e');
@@ -127,7 +127,7 @@ async function endToEnd(tally, { files, named }, postgres) {
       allowFailure: true,
     });
   } finally {
-    await end(server);
+    await stop();
   }
   const ms = performance.now() - begun;
   if (!existsSync(file)) {

@@ -14,6 +14,7 @@ const ENTRIES = [
   /src\/demo\/load-demo\.ts$/,
   /src\/tools\/course-file\.ts$/,
   /src\/text\/cleaning-worker\.ts$/,
+  /src\/standins\/[\w-]+\.ts$/,
   /src\/course\/schema\/kinds\.ts$/,
   /src\/typed\/zones\.ts$/,
   /core\/src\/people\/index\.ts$/,

@@ -2,6 +2,7 @@
 import { storableSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { z } from 'zod';
+import { roleSchema } from '../people/schemas.ts';
 
 /** What `canJoin` says (core, people/joining). Instants are milliseconds since 1970-01-01T00:00Z. */
 export const joinAnswerSchema = z.discriminatedUnion('can', [
@@ -25,6 +26,10 @@ export const joinAnswerSchema = z.discriminatedUnion('can', [
 ]);
 export type JoinAnswerSent = DeepReadonly<z.infer<typeof joinAnswerSchema>>;
 
+/** Ways by which people come themselves. */
+export const openWaySchema = z.enum(['link', 'invitation', 'request']);
+export type OpenWay = z.infer<typeof openWaySchema>;
+
 /** What whoever has the code is told of the course before they join: no more than its public page would say. */
 export const joinPageSchema = z.object({
   course: z.object({
@@ -43,20 +48,42 @@ export const joinPageSchema = z.object({
   }),
   /** Null: nobody has said how many there are. */
   seatsLeft: z.int().nullable(),
-  answer: joinAnswerSchema,
+  /** By which somebody may come, as far as they have what it takes; the first that says yes goes first. */
+  ways: z.array(
+    z.object({
+      way: openWaySchema,
+      answer: joinAnswerSchema,
+      /** To be answered by whoever asks to join. */
+      question: z.string().nullable(),
+      /** A seat is kept for them; `answer.until` says how long. */
+      isOffered: z.boolean(),
+    }),
+  ),
+  /** What they have asked before, and what became of it. */
+  request: z
+    .object({ state: z.enum(['open', 'yes', 'no']), askedAt: z.string(), reason: z.string().nullable() })
+    .nullable(),
+  /** Of an invitation, for whoever has its letter. */
+  invited: z
+    .object({
+      address: z.string(),
+      role: roleSchema,
+      hasAccount: z.boolean(),
+      lapsesAt: z.string().nullable(),
+    })
+    .nullable(),
 });
 export type JoinPageAnswer = DeepReadonly<z.infer<typeof joinPageSchema>>;
 
-export const joinCodeParams = z.object({ code: storableSchema.min(1).max(60) });
-export const joinedSchema = z.object({ course: z.string() });
-
-/** What staff see of the ways in: the code in force, and who came by it. */
-export const waysInSchema = z.object({
-  /** Null: none has been made yet. */
-  code: z.string().nullable(),
-  madeAt: z.iso.datetime().nullable(),
-  learners: z.int(),
-  /** Of them, by the code. */
-  byLink: z.int(),
+/** A course's code, or what the letter of an invitation holds. */
+export const joinKeyParams = z.object({ key: storableSchema.min(1).max(60) });
+export const MAX_ANSWER = 2000;
+export const joinBySchema = z.strictObject({
+  way: openWaySchema,
+  /** To the question of whoever asks to join. */
+  answer: storableSchema.trim().min(1).max(MAX_ANSWER).nullable().default(null),
 });
-export type WaysInAnswer = DeepReadonly<z.infer<typeof waysInSchema>>;
+export type JoinBy = DeepReadonly<z.infer<typeof joinBySchema>>;
+/** What has come of it: in the course, in a line, or asked of its staff. */
+export const joinedSchema = z.object({ course: z.string(), is: z.enum(['in', 'waiting', 'asked']) });
+export type JoinedAnswer = DeepReadonly<z.infer<typeof joinedSchema>>;

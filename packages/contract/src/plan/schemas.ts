@@ -12,6 +12,7 @@ import {
 } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { z } from 'zod';
+import { doorFactsSchema } from '../shape/door.ts';
 import { passphraseStateSchema } from '../access/schemas.ts';
 
 /** What setup needs besides the course: the institution's pages, and who is on the staff. */
@@ -33,6 +34,7 @@ export const planSchema = z.object({
   /** Learners in each group and class, by its id. */
   groupSizes: z.record(z.string(), z.int()),
   face: faceFactsSchema,
+  door: doorFactsSchema,
   rights: z.object({ plan: z.boolean(), state: z.boolean(), members: z.boolean() }),
 });
 export type PlanAnswer = z.infer<typeof planSchema>;

@@ -3,8 +3,8 @@ import { idSchema } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import { z } from 'zod';
 
-/** `create`: may open courses. `planner`: may, or plans one. `institution`: its own staff. The rest are rights in the course that the address names. */
-export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'planner' | 'institution' | Right;
+/** `create`: may open courses. `planner`: may, or plans one. `institution`: its own staff. `knows`: knows of the course that the address names, in it or not. The rest are rights in that course. */
+export type RouteAccess = 'anyone' | 'signed_in' | 'create' | 'planner' | 'institution' | 'knows' | Right;
 
 export interface Route {
   readonly method: 'get' | 'post' | 'put' | 'delete';

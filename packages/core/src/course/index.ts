@@ -48,7 +48,15 @@ export type {
   Pause,
   PausePolicy,
 } from './schema/dates-schema.ts';
-export { MAX_DOMAINS, MAX_SEATS, SHUT_WAY, SWITCHED_WAYS, domainSchema } from './schema/joining-schema.ts';
+export {
+  MAX_ANSWER_HOURS,
+  MAX_DOMAINS,
+  MAX_QUESTION,
+  MAX_SEATS,
+  SHUT_WAY,
+  SWITCHED_WAYS,
+  domainSchema,
+} from './schema/joining-schema.ts';
 export type { SwitchedWay, WayIn } from './schema/joining-schema.ts';
 export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
 export {

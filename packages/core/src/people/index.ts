@@ -42,6 +42,7 @@ export type {
   Waiting,
   WayKind,
 } from './joining/joining.ts';
+export { offersDue } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
 export { joinCourseOf, wayIn, wayOf } from './joining/of-course.ts';
 export type { JoinFacts } from './joining/of-course.ts';

@@ -15,7 +15,7 @@ import { MEMBERS_RULES } from './members/rules.ts';
 import { MENU_RULES } from './menu/rules.ts';
 import { MESSAGES_RULES } from './messages/rules.ts';
 import { OUTLINE_RULES } from './outline/rules.ts';
-import type { Finding, Passphrase, Rule } from './rule.ts';
+import type { DoorFacts, Finding, Passphrase, Rule } from './rule.ts';
 
 /** In the order of the route, which is the order in which findings of one severity are listed. */
 export const RULES: readonly Rule[] = [
@@ -42,6 +42,8 @@ export interface ReadinessFacts {
   readonly groupSizes?: Readonly<Record<string, number>> | null;
   /** The institution's pages, and the course's staff; null: not known here. */
   readonly face?: FaceFacts | null;
+  /** How it stands at the ways in; null: not known here. */
+  readonly door?: DoorFacts | null;
 }
 
 /** @param plan the course's plan for nobody in particular; computed when it is not at hand. */
@@ -60,6 +62,8 @@ export function findings(
     passphrase: facts.passphrase ?? null,
     groupSizes: facts.groupSizes ?? null,
     face: facts.face ?? null,
+    door: facts.door ?? null,
+    at: Date.parse(facts.moment),
   };
   const found = RULES.filter((rule) => rule.purposes.includes(course.purpose)).flatMap((rule) => {
     const body = rule.find(context);

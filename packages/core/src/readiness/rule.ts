@@ -4,6 +4,7 @@ import type { Edit } from '../course/edits/edits.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Term } from '../calendar/lengths.ts';
 import type { FaceFacts } from '../menu/resolve.ts';
+import type { WayKind } from '../people/joining/joining.ts';
 import type { FactsByText } from '../text/facts.ts';
 
 export type Stop = 'about' | 'dates' | 'outline' | 'menu' | 'look' | 'access' | 'messages' | 'members';
@@ -25,6 +26,23 @@ export interface Finding {
   readonly cure: readonly Edit[] | null;
 }
 
+/** How it stands at the ways in, beside the plan. */
+export interface DoorFacts {
+  /** Letters can go out. */
+  readonly hasMail: boolean;
+  /** Invitations that came back, and those that nobody has answered for a week. */
+  readonly bounced: number;
+  readonly unanswered: number;
+  /** Who asks to join, and has no answer. */
+  readonly requests: number;
+  /** Who waits for a seat, by the way by which they came. */
+  readonly waiting: readonly { readonly way: WayKind; readonly count: number }[];
+  /** With an account. */
+  readonly instructors: number;
+  /** Learners in no group; those who are in a class alone are among them. */
+  readonly ungrouped: number;
+}
+
 /** Whether there is one, and whether whoever knows of the course can guess it. */
 export type Passphrase = 'none' | 'easy' | 'good';
 
@@ -43,6 +61,10 @@ export interface Context {
   readonly groupSizes: Readonly<Record<string, number>> | null;
   /** The institution's pages, and the course's staff; null: not known here. */
   readonly face: FaceFacts | null;
+  /** Null: not known here. */
+  readonly door: DoorFacts | null;
+  /** The instant asked about, in milliseconds since 1970-01-01T00:00Z. */
+  readonly at: number;
 }
 
 export interface Rule {

@@ -1,7 +1,7 @@
 /** What a course's plan says of joining: its window by its own clocks, its seats; and codes as they are typed. */
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { newCourse, planCourse } from '../../src/index.ts';
+import { newCourse, planCourse, SHUT_WAY } from '../../src/index.ts';
 import type { Course, WayIn } from '../../src/index.ts';
 import {
   CODE_LENGTH,
@@ -13,7 +13,7 @@ import {
   wayOf,
 } from '../../src/people/index.ts';
 
-const OPEN: WayIn = { on: true, opens: null, closes: null, seats: null, domains: null };
+const OPEN: WayIn = { ...SHUT_WAY, on: true };
 const COURSE: Course = {
   ...newCourse({
     id: 'c',

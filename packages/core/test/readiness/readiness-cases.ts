@@ -3,6 +3,7 @@ import { AREAS, newItem, SHUT_WAY } from '../../src/index.ts';
 import type {
   WorkItem,
   Course,
+  DoorFacts,
   FactsByText,
   WayIn,
   Item,
@@ -28,6 +29,22 @@ export const ready = (): Course => {
   };
 };
 const at = (day: string): PlannedMoment => ({ kind: 'fixed', day, time: '12:00' });
+/** Ways that are on, but for what is said of them. */
+const withWays = (ways: Readonly<Record<string, Partial<WayIn>>>): Course => ({
+  ...ready(),
+  ways: Object.fromEntries(
+    Object.entries(ways).map(([way, own]) => [way, { ...SHUT_WAY, on: true, ...own }]),
+  ),
+});
+const DOOR: DoorFacts = {
+  hasMail: true,
+  bounced: 0,
+  unanswered: 0,
+  requests: 0,
+  waiting: [],
+  instructors: 2,
+  ungrouped: 0,
+};
 /** Joined by a code. */
 export const byLink = (way: Partial<WayIn>): Course => ({
   ...ready(),
@@ -345,6 +362,32 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
     },
     'advice',
   ],
+  ['ways_contradict', withWays({ link: {}, request: {} }), 'advice'],
+  ['ways_contradict', { ...withWays({ invitation: { seats: 9 } }), seats: 5 }, 'advice'],
+  [
+    'line_stuck',
+    withWays({ link: { on: false } }),
+    'advice',
+    { door: { ...DOOR, waiting: [{ way: 'link', count: 2 }] } },
+  ],
+  [
+    'line_stuck',
+    withWays({ request: { closes: at('2027-01-02') } }),
+    'advice',
+    { door: { ...DOOR, waiting: [{ way: 'request', count: 1 }] } },
+  ],
+  ['letters_wait', withWays({ invitation: {} }), 'advice', { door: { ...DOOR, hasMail: false } }],
+  ['letters_wait', withWays({ request: {} }), 'advice', { door: { ...DOOR, hasMail: false } }],
+  [
+    'invitations_open',
+    withWays({ invitation: {} }),
+    'advice',
+    { door: { ...DOOR, bounced: 1, unanswered: 4 } },
+  ],
+  ['invitations_open', withWays({ invitation: {} }), 'advice', { door: { ...DOOR, unanswered: 4 } }],
+  ['requests_open', withWays({ request: {} }), 'advice', { door: { ...DOOR, requests: 3 } }],
+  ['ungrouped', { ...ready(), groupWork: 'apart' }, 'advice', { door: { ...DOOR, ungrouped: 2 } }],
+  ['instructor_alone', ready(), 'advice', { learners: 40, door: { ...DOOR, instructors: 1 } }],
   ['menu_long', menu(...AREAS.map((area): Leads => ({ to: 'area', area }))), 'advice'],
   ['menu_twice', menu(SECTIONS, SECTIONS), 'advice'],
   [

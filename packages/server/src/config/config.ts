@@ -1,6 +1,7 @@
 /** Settings of one server process, from the environment. */
 import { join } from 'node:path';
 import type { Clock } from './clock.ts';
+import type { MailSettings } from '../mail/carrier.ts';
 import { runningClock, standingClock, systemClock, toldClock } from './clock.ts';
 
 export interface Config {
@@ -17,6 +18,12 @@ export interface Config {
   readonly logLevel: string;
   /** Behind a proxy that speaks https: cookies are marked secure. */
   readonly secure: boolean;
+  /** Where people reach it, as letters say it: `https://host`, without a slash at its end. */
+  readonly site: string;
+  /** Null: letters wait until there is a mail service. */
+  readonly mail: MailSettings | null;
+  /** Jobs of the queue are done by this process. */
+  readonly jobs: boolean;
   /** Every answer is held against the contract: for tests and developing, since it takes its time. */
   readonly checksAnswers: boolean;
 }
@@ -40,8 +47,32 @@ export function readConfig(env: Environment): Config {
     filesFolder: filesFolderOf(env),
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secure: env['ITINERARY_SECURE'] === '1',
+    site: siteOf(env['ITINERARY_SITE'] ?? `http://${env['HOST'] ?? '127.0.0.1'}:${port}`),
+    mail: mailOf(env),
+    jobs: env['ITINERARY_JOBS'] !== '0',
     checksAnswers: env['ITINERARY_CHECK_ANSWERS'] === '1',
   };
+}
+
+function siteOf(text: string): string {
+  if (!URL.canParse(text) || !/^https?:$/.test(new URL(text).protocol)) {
+    throw new Error(`ITINERARY_SITE is "${text}"; expected an address such as https://courses.example`);
+  }
+  return text.replace(/\/+$/, '');
+}
+
+function mailOf(env: Environment): MailSettings | null {
+  const smtp = env['ITINERARY_SMTP'];
+  if (smtp === undefined || smtp === '') return null;
+  if (!/^smtps?:\/\/./.test(smtp) || !URL.canParse(smtp)) {
+    throw new Error(`ITINERARY_SMTP is "${smtp}"; expected an address such as smtp://127.0.0.1:25`);
+  }
+  const returns = env['ITINERARY_RETURNS_PORT'];
+  const returnsPort = returns === undefined || returns === '' ? null : Number(returns);
+  if (returnsPort !== null && !(Number.isInteger(returnsPort) && returnsPort >= 0 && returnsPort <= 65_535)) {
+    throw new Error(`ITINERARY_RETURNS_PORT is "${returns ?? ''}"; expected a whole number up to 65535`);
+  }
+  return { smtp, from: env['ITINERARY_MAIL_FROM'] ?? 'itinerary@localhost', returnsPort };
 }
 
 /** `told`: the process that started this one says when it is later, by a message with the instant. */

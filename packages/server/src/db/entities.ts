@@ -1,13 +1,10 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import {
-  JoinCodeRow,
-  MemberGroupRow,
-  MemberListRow,
-  MemberRow,
-  PersonExceptionRow,
-} from './member-entities.ts';
+import { AccountKeyRow, LetterRow } from './account-entities.ts';
+import { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
+import type { Language } from './joining-entities.ts';
+import { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
 import type {
   CourseNode,
   CourseState,
@@ -75,6 +72,8 @@ export const PersonRow = defineEntity({
     address: p.string().nullable(),
     kind: p.string().$type<PersonKind>(),
     passwordHash: p.string(),
+    /** The language of letters to them. */
+    lang: p.string().$type<Language>().default('en'),
     /** The only course that a place is in. */
     placeIn: p.string().nullable(),
     /** What the person is for in the demo; null for everybody who is not offered as a card. */
@@ -264,17 +263,27 @@ export type CourseRecord = InferEntity<typeof CourseRow>;
 export type RemarkRecord = InferEntity<typeof RemarkRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
 
-export {
-  JoinCodeRow,
-  MemberGroupRow,
-  MemberListRow,
-  MemberRow,
-  PersonExceptionRow,
-} from './member-entities.ts';
+export { AccountKeyRow, LetterRow } from './account-entities.ts';
+export type { AccountKeyRecord, LetterRecord } from './account-entities.ts';
+export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
+export type {
+  HeldSeatRecord,
+  InvitationRecord,
+  JoinRequestRecord,
+  Language,
+  WaitingRecord,
+} from './joining-entities.ts';
+export { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
 export type { MemberListRecord, MemberRecord, StandingBefore, TouchedMember } from './member-entities.ts';
 
 export const ENTITIES = [
+  AccountKeyRow,
+  HeldSeatRow,
+  InvitationRow,
   JoinCodeRow,
+  JoinRequestRow,
+  LetterRow,
+  WaitingRow,
   InstitutionRow,
   DepartmentRow,
   TermRow,

@@ -84,17 +84,5 @@ export const PersonExceptionRow = defineEntity({
   }),
 });
 
-/** What somebody joins a course by who has it: one at a time, and the one before stops. */
-export const JoinCodeRow = defineEntity({
-  name: 'JoinCodeRow',
-  tableName: 'join_code',
-  properties: (p) => ({
-    courseId: p.string().primary(),
-    /** Short enough to be read out; the address holds it too. */
-    code: p.string(),
-    madeAt: p.string(),
-  }),
-});
-
 export type MemberRecord = InferEntity<typeof MemberRow>;
 export type MemberListRecord = InferEntity<typeof MemberListRow>;

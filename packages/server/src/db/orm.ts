@@ -1,5 +1,6 @@
 /** The connection to PostgreSQL. */
 import { ITEM_KINDS } from '@itinerary/core';
+import { runMigrations } from 'graphile-worker';
 import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
@@ -16,6 +17,7 @@ import { Migration0010 } from './migrations/migration-0010.ts';
 import { Migration0011 } from './migrations/migration-0011.ts';
 import { Migration0012 } from './migrations/migration-0012.ts';
 import { Migration0013 } from './migrations/migration-0013.ts';
+import { Migration0014 } from './migrations/migration-0014.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -35,6 +37,7 @@ export const MIGRATIONS = [
   { name: '0011-who-sent-a-file', class: Migration0011 },
   { name: '0012-lists-of-members', class: Migration0012 },
   { name: '0013-joining-by-code', class: Migration0013 },
+  { name: '0014-lines-invitations-accounts', class: Migration0014 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {
@@ -60,6 +63,8 @@ export async function connect(databaseUrl: string): Promise<Database> {
 /** Brings the tables up to this release, and the kinds that core knows into theirs. Forward only. */
 export async function migrate(database: Database): Promise<void> {
   await database.getMigrator().up();
+  // The queue of jobs has tables of its own, which its library keeps.
+  await runMigrations({ connectionString: String(database.config.get('clientUrl')) });
   await database.em
     .getConnection()
     .execute('insert into node_kind select jsonb_array_elements_text(?::jsonb) on conflict do nothing', [

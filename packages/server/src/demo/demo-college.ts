@@ -165,6 +165,12 @@ export async function writeDemoCollege(
 }
 
 const TABLES = [
+  'letter',
+  'account_key',
+  'invitation',
+  'join_request',
+  'held_seat',
+  'waiting',
   'remark',
   'visit',
   'menu_template',

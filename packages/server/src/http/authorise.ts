@@ -1,6 +1,6 @@
 /** Who asks, and whether they may. A course that somebody may not see answers as one that does not exist. */
 import type { RouteAccess } from '@itinerary/contract';
-import { hasRight, idSchema, isThere, resolveAccess } from '@itinerary/core';
+import { hasRight, idSchema, isThere, resolveAccess, stateAt } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import type { Request } from 'express';
 import { keptCourse } from '../db/kept-courses.ts';
@@ -12,6 +12,7 @@ import { Failure } from '../usecases/failure.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { mayCreateCourses, plansSomething, viewerOf } from '../usecases/access/viewer.ts';
 import type { Caller, CourseCaller, CourseReader, SignedIn, WhoFor } from './call.ts';
+import { knowsOf } from '../usecases/joining/join-facts.ts';
 import { passphraseMark } from '../usecases/access/passphrase.ts';
 import { visitBy } from './session.ts';
 
@@ -66,6 +67,25 @@ async function reader(asking: Asking): Promise<CourseReader> {
   return { person, viewer, loaded };
 }
 
+/** Whoever gets something of a course knows of it; so does whoever could join it, waits for it, or has been in it. */
+async function knowing(asking: Asking): Promise<CourseReader> {
+  const { em, request, now } = asking;
+  const { person } = await caller(asking);
+  const loaded = await courseFor(em, person, String(request.params['course']));
+  if (loaded !== null) {
+    const { course } = loaded;
+    const viewer = await viewerOf(em, person, course, now);
+    const at = Date.parse(now);
+    const isOut = stateAt(course, at) === 'draft';
+    const knows =
+      isThere(resolveAccess(course, viewer, now).course) ||
+      (!isOut && (await knowsOf(em, course, person, at)));
+    if (knows) return { person, viewer, loaded };
+  }
+  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+  throw nothingHere();
+}
+
 async function courseFor(
   em: EntityManager,
   person: Person | null,
@@ -102,6 +122,7 @@ export const AUTHORISE: {
     return who;
   },
   read: reader,
+  knows: knowing,
   plan: inCourse('plan'),
   state: inCourse('state'),
   members: inCourse('members'),

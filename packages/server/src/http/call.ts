@@ -57,7 +57,7 @@ export type WhoFor<Access extends RouteAccess> = Access extends 'anyone'
   ? Caller
   : Access extends 'signed_in' | 'create' | 'planner' | 'institution'
     ? SignedIn
-    : Access extends 'read'
+    : Access extends 'read' | 'knows'
       ? CourseReader
       : CourseCaller;
 

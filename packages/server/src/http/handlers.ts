@@ -1,6 +1,7 @@
 /** One handler a route: from checked input to a use case. Nothing is decided here. */
 import type { RouteName } from '@itinerary/contract';
 import type { Handler } from './call.ts';
+import { ACCOUNTS } from './handlers/accounts.ts';
 import { ACCESS } from './handlers/access.ts';
 import { DESK } from './handlers/desk.ts';
 import { FILES } from './handlers/files.ts';
@@ -16,6 +17,7 @@ import { SERVICE } from './handlers/service.ts';
 export const HANDLERS: { readonly [Name in RouteName]: Handler<Name> } = {
   ...SERVICE,
   ...PEOPLE,
+  ...ACCOUNTS,
   ...INSTITUTION,
   ...DESK,
   ...PLAN,

@@ -15,6 +15,9 @@ interface Visit {
 declare module 'express-session' {
   interface SessionData {
     person: string;
+    /** When they signed in, ISO, UTC, and on what: for them to know it by. */
+    since: string;
+    browser: string;
     /** Courses that somebody visits with a passphrase, by id. */
     visits: Record<string, Visit>;
   }
@@ -52,8 +55,10 @@ export function beginVisit(request: Request, course: string, by: string, now: st
   request.session.visits = { ...request.session.visits, [course]: { until, by } };
 }
 
+const LONGEST_BROWSER = 300;
+
 /** A new session id for a new sign-in, so that one planted before it is worth nothing. */
-export function startSession(request: Request, person: string): Promise<void> {
+export function startSession(request: Request, person: string, now: string): Promise<void> {
   return new Promise((resolve, reject) => {
     request.session.regenerate((failed: unknown) => {
       if (failed) {
@@ -61,6 +66,8 @@ export function startSession(request: Request, person: string): Promise<void> {
         return;
       }
       request.session.person = person;
+      request.session.since = now;
+      request.session.browser = (request.headers['user-agent'] ?? '').slice(0, LONGEST_BROWSER);
       request.session.save((unsaved: unknown) => (unsaved ? reject(unsaved as Error) : resolve()));
     });
   });

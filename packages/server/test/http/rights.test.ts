@@ -110,6 +110,7 @@ const ALLOWED: Readonly<Record<RouteAccess, readonly (Who | 'nobody')[]>> = {
   planner: ['outsider', 'assistant', 'instructor', 'staff'],
   institution: ['staff'],
   read: ['learner', 'assistant', 'instructor', 'staff'],
+  knows: ['learner', 'assistant', 'instructor', 'staff'],
   plan: ['assistant', 'instructor', 'staff'],
   members: ['instructor', 'staff'],
   state: ['instructor', 'staff'],

@@ -1,12 +1,10 @@
 /** Joining by a code, seats that are never oversold, and leaving. */
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { JoinPageAnswer, WaysInAnswer } from '@itinerary/contract';
-import { newSection } from '@itinerary/core';
+import { newSection, SHUT_WAY } from '@itinerary/core';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
-import { standingClock, startServer } from '../../src/index.ts';
-import type { RunningServer } from '../../src/index.ts';
-import { changeCourse, NOW, openCourse, setting, signedIn, testServer, urlOf } from '../support/server.ts';
+import { changeCourse, openCourse, setting, signedIn, testServer } from '../support/server.ts';
 import type { TestServer } from '../support/server.ts';
 
 let server: TestServer;
@@ -18,7 +16,7 @@ let id = '';
 let code = '';
 let made = 0;
 
-const WAY = { on: true, opens: null, closes: null, seats: null, domains: null };
+const WAY = { ...SHUT_WAY, on: true };
 const set = (field: string, value: unknown, was: unknown = null): Promise<void> =>
   changeCourse(ines, id, [setting(id, field, value, was)]);
 const page = async (agent: Agent): Promise<JoinPageAnswer> =>
@@ -58,7 +56,9 @@ test('whoever has the code is told what the public page tells, and nothing that 
   expect(answer.body).toMatchObject({
     course: { id, madeFor: 'Whoever has boots', staff: ['Inês Carvalhal'] },
     seatsLeft: null,
-    answer: { can: 'yes', steps: [], until: null },
+    ways: [{ way: 'link', answer: { can: 'yes', steps: [], until: null }, question: null, isOffered: false }],
+    request: null,
+    invited: null,
   });
   expect(answer.text).not.toMatch(/MARKER|@ternpoint/);
   // Typed by hand it is the same.
@@ -70,15 +70,17 @@ test('whoever has the code is told what the public page tells, and nothing that 
 test('one press, and they are in it by link; pressed six times at once they are in it once', async () => {
   expect((await join(nobody)).status).toBe(401);
   const answers = await Promise.all(Array.from({ length: 6 }, () => join(noor)));
-  expect(answers.map(({ status, body }) => [status, body])).toEqual(answers.map(() => [200, { course: id }]));
+  expect(answers.map(({ status, body }) => [status, body])).toEqual(
+    answers.map(() => [200, { course: id, is: 'in' }]),
+  );
   const members = await rows('select role, way, left_at from member where course_id = ? order by role', [id]);
   expect(members).toEqual([
     { role: 'instructor', way: 'staff', left_at: null },
     { role: 'learner', way: 'link', left_at: null },
   ]);
-  expect(await page(noor)).toMatchObject({ answer: { can: 'no', because: 'in' } });
+  expect(await page(noor)).toMatchObject({ ways: [{ answer: { can: 'no', because: 'in' } }] });
   const ways = (await ines.get(`/api/courses/${id}/ways`)).body as WaysInAnswer;
-  expect(ways).toMatchObject({ code, learners: 1, byLink: 1 });
+  expect(ways).toMatchObject({ code, learners: [{ way: 'link', count: 1 }] });
   await noor.get(`/api/learn/${id}`).expect(200);
 });
 
@@ -128,7 +130,7 @@ describe('what stands in the way', () => {
   ];
   test.each(cases)('%s', async (_name, arrange, because, more) => {
     await arrange();
-    expect((await page(noor)).answer).toMatchObject({ can: 'no', because, ...more });
+    expect((await page(noor)).ways[0]?.answer).toMatchObject({ can: 'no', because, ...more });
     const answer = await join(noor);
     expect([answer.status, why(answer)]).toEqual([403, because]);
     expect(await rows(`select * from member where course_id = ? and role = 'learner'`, [id])).toEqual([]);
@@ -149,7 +151,7 @@ describe('what stands in the way', () => {
     expect([answer.status, why(answer)]).toEqual([403, 'not_for']);
     const body = { people: [row?.['person_id']], role: 'learner' };
     await ines.post(`/api/courses/${id}/members`).send(body).expect(200);
-    expect(await page(noor)).toMatchObject({ answer: { because: 'in' } });
+    expect(await page(noor)).toMatchObject({ ways: [{ answer: { because: 'in' } }] });
   });
 
   test('another institution has no such course', async () => {
@@ -185,55 +187,6 @@ describe('leaving', () => {
 });
 
 describe('seats', () => {
-  test('120 people at once for 30 seats, through two servers: 30 are in, nobody twice, the others are told', async () => {
-    const other: RunningServer = await startServer({
-      port: 0,
-      host: '127.0.0.1',
-      databaseUrl: urlOf(server.name),
-      sessionSecret: 'a secret for tests',
-      demo: true,
-      clock: standingClock(NOW),
-      webFolder: null,
-      filesFolder: '/nowhere',
-      logLevel: 'silent',
-      secure: false,
-      checksAnswers: true,
-    });
-    try {
-      await set('seats', 30);
-      const many = 120;
-      await rows(
-        `insert into person (id, institution_id, name, address, password_hash, kind)
-         select 'crowd-' || n, (select institution_id from person where place_in is null limit 1), 'Crowd ' || n,
-           'crowd.' || n || '@ternpoint.example', '', 'learner' from generate_series(1, ${many}) n on conflict do nothing`,
-      );
-      // Straight to what the route calls: signing in so many would measure passwords.
-      const { join: joinCourse } = await import('../../src/usecases/joining/join.ts');
-      const people = Array.from({ length: many }, (_, at) => `crowd-${at + 1}`);
-      const tries = people.flatMap((person) => [person, person]);
-      const results = await Promise.all(
-        tries.map(async (personId, at) => {
-          const em = (at % 2 === 0 ? server : other).database.em.fork();
-          const person = await em.findOneOrFail('PersonRow', { id: personId });
-          return joinCourse(em.fork(), code, id, person as Parameters<typeof joinCourse>[3], NOW).then(
-            () => 'in',
-            (error: { code?: string }) => error.code ?? String(error),
-          );
-        }),
-      );
-      const count = (what: string): number => results.filter((result) => result === what).length;
-      expect(count('in') + count('cannot_join')).toBe(many * 2);
-      const learners = await rows(`select person_id from member where course_id = ? and role = 'learner'`, [
-        id,
-      ]);
-      expect(learners).toHaveLength(30);
-      expect(count('in')).toBe(60);
-      expect(await page(nobody)).toMatchObject({ seatsLeft: 0, answer: { can: 'no', because: 'full' } });
-    } finally {
-      await other.stop();
-    }
-  });
-
   test('the database itself takes nobody beyond them, but for whom staff add', async () => {
     await set('seats', 1);
     await join(noor);
@@ -256,7 +209,7 @@ describe('seats', () => {
 
   test('seats of the way alone', async () => {
     await set('ways.link', { ...WAY, seats: 1 }, WAY);
-    expect(await page(noor)).toMatchObject({ seatsLeft: 1, answer: { can: 'yes' } });
+    expect(await page(noor)).toMatchObject({ seatsLeft: 1, ways: [{ answer: { can: 'yes' } }] });
     await join(noor);
     const answer = await join(outsider);
     expect([answer.status, why(answer)]).toEqual([403, 'full']);

@@ -48,9 +48,9 @@ export interface TestServer extends RunningServer {
   readonly name: string;
 }
 
-export async function testServer(config: Partial<Config> = {}): Promise<TestServer> {
-  const name = await newDatabase('college');
-  const running = await startServer({
+/** A server on a database that may have one already. */
+export async function serverOn(name: string, config: Partial<Config> = {}): Promise<RunningServer> {
+  return startServer({
     port: 0,
     host: '127.0.0.1',
     databaseUrl: urlOf(name),
@@ -61,9 +61,18 @@ export async function testServer(config: Partial<Config> = {}): Promise<TestServ
     filesFolder: await mkdtemp(join(tmpdir(), 'itinerary-files-')),
     logLevel: 'silent',
     secure: false,
+    site: 'http://itinerary.example',
+    mail: null,
+    // Done when a test says so.
+    jobs: false,
     checksAnswers: true,
     ...config,
   });
+}
+
+export async function testServer(config: Partial<Config> = {}): Promise<TestServer> {
+  const name = await newDatabase('college');
+  const running = await serverOn(name, config);
   return {
     ...running,
     name,

@@ -44,7 +44,33 @@ const routes: RouteRecordRaw[] = [
     path: '/sign-in',
     name: 'sign-in',
     component: () => import('../signin/SignInPage.vue'),
-    meta: { open: true, title: 'common.signIn.title' },
+    meta: { open: true, areas: ['account'], title: 'common.signIn.title' },
+  },
+  {
+    path: '/account/new',
+    name: 'new-account',
+    component: () => import('../account/LetterPage.vue'),
+    props: { wants: 'make' },
+    meta: { open: true, areas: ['account'], title: 'account.make.title' },
+  },
+  {
+    path: '/account/forgotten',
+    name: 'forgotten',
+    component: () => import('../account/LetterPage.vue'),
+    props: { wants: 'forgotten' },
+    meta: { open: true, areas: ['account'], title: 'account.forgotten.title' },
+  },
+  {
+    path: '/account/:kind(confirm|reset)/:key',
+    name: 'account-key',
+    component: () => import('../account/ChoosePage.vue'),
+    meta: { open: true, areas: ['account'], title: 'account.choose.confirm' },
+  },
+  {
+    path: '/account',
+    name: 'own-account',
+    component: () => import('../account/AccountPage.vue'),
+    meta: { areas: ['account'], title: 'account.own.title' },
   },
   {
     path: '/desk',
@@ -63,6 +89,12 @@ const routes: RouteRecordRaw[] = [
     name: 'setup',
     component: () => withCore(() => import('../setup/SetupPage.vue')),
     meta: { areas: ['setup', 'learner', 'desk'] },
+  },
+  {
+    path: '/join/to/:course',
+    name: 'join-course',
+    component: () => import('../learner/join/JoinPage.vue'),
+    meta: { open: true, areas: ['learner'], title: 'learner.join.title' },
   },
   {
     path: '/join/:code?',

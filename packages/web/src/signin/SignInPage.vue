@@ -47,6 +47,8 @@ async function enter(work: () => Promise<void>): Promise<void> {
 }
 
 const submit = (): Promise<void> => enter(() => session.signIn(address.value, password.value));
+/** Whoever makes an account on the way goes on from there. */
+const onward = computed(() => (typeof route.query['then'] === 'string' ? { then: route.query['then'] } : {}));
 const initials = (name: string): string =>
   name
     .split(' ')
@@ -91,6 +93,10 @@ const initials = (name: string): string =>
         <PushButton weight="main" type="submit" :disabled="isBusy || !address || !password">
           {{ t('common.signIn.enter') }}
         </PushButton>
+        <p class="links">
+          <RouterLink :to="{ path: '/account/new', query: onward }">{{ t('account.links.make') }}</RouterLink>
+          <RouterLink to="/account/forgotten">{{ t('account.links.forgotten') }}</RouterLink>
+        </p>
       </form>
       <section v-if="cards.length > 0" class="demo" aria-labelledby="demo-heading">
         <h2 id="demo-heading">{{ t('common.demo.title') }}</h2>
@@ -213,6 +219,12 @@ const initials = (name: string): string =>
 
 .form > :deep(.v-input) {
   width: 100%;
+}
+
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
 }
 
 .failure {

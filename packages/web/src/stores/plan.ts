@@ -31,6 +31,7 @@ import { newId } from './new-id.ts';
 import { useFieldStates } from './plan-fields.ts';
 import { useKeptPlan } from './plan-kept.ts';
 import { textSetters } from './plan-texts.ts';
+import { planFacts } from './plan-facts.ts';
 import { useReadiness } from './readiness.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
@@ -54,13 +55,7 @@ export const usePlan = defineStore('plan', () => {
   const texts = useTexts();
   const copy = shallowRef<WorkingCopy | null>(null);
   const rights = ref<PlanAnswer['rights']>({ plan: false, state: false, members: false });
-  const learners = ref(0);
-  /** Of them, those who have no account yet. */
-  const places = ref(0);
-  const passphrase = ref<PlanAnswer['passphrase']>('none');
-  const groupSizes = shallowRef<PlanAnswer['groupSizes']>({});
-  /** The institution's pages, and who is on the staff. */
-  const face = shallowRef<PlanAnswer['face']>({ pages: [], staff: [] });
+  const { facts, takeFacts } = planFacts();
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
   const { told, tell, dismiss, clear } = useTold();
@@ -84,7 +79,7 @@ export const usePlan = defineStore('plan', () => {
   const groups = computed(() =>
     Object.entries(course.value?.groups ?? {}).sort(([, a], [, b]) => a.at - b.at),
   );
-  const { found, cureOf, term } = useReadiness({ course, planned, learners, passphrase, groupSizes, face });
+  const { found, cureOf, term } = useReadiness({ course, planned, ...facts });
   /** Whoever may not change the plan reads it, and an archived course is read by everybody. */
   const isReadonly = computed(() => !rights.value.plan || course.value?.state === 'archived');
   const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
@@ -104,11 +99,7 @@ export const usePlan = defineStore('plan', () => {
     texts.learn(answer.texts);
     copy.value = openCopy(answer.course, answer.seq);
     rights.value = answer.rights;
-    learners.value = answer.learners;
-    places.value = answer.places;
-    passphrase.value = answer.passphrase;
-    groupSizes.value = answer.groupSizes;
-    face.value = answer.face;
+    takeFacts(answer);
     saving.value = 'saved';
     savedAt.value = null;
     for (const kept of left) await takeUp(kept);
@@ -241,9 +232,7 @@ export const usePlan = defineStore('plan', () => {
     const refused = taken.notices.flatMap((one) => (one.kind === 'refused' ? one.change.id : []));
     settled(before.filter((one) => !taken.copy.pending.includes(one) && !refused.includes(one.id)));
     copy.value = taken.copy;
-    learners.value = answer.learners;
-    places.value = answer.places;
-    groupSizes.value = answer.groupSizes;
+    takeFacts(answer);
     taken.notices.forEach((notice) => tell(notice));
     const left = taken.copy.pending;
     if (left.length > 0) {
@@ -311,11 +300,7 @@ export const usePlan = defineStore('plan', () => {
     found,
     cureOf,
     rights,
-    learners,
-    places,
-    passphrase,
-    groupSizes,
-    face,
+    ...facts,
     saving,
     savedAt,
     told,

@@ -14,6 +14,7 @@ export interface Known {
   readonly passphrase: Readonly<Ref<NonNullable<ReadinessFacts['passphrase']> | null>>;
   readonly groupSizes: Readonly<Ref<NonNullable<ReadinessFacts['groupSizes']> | null>>;
   readonly face: Readonly<Ref<NonNullable<ReadinessFacts['face']> | null>>;
+  readonly door: Readonly<Ref<NonNullable<ReadinessFacts['door']> | null>>;
 }
 
 export interface Readiness {
@@ -36,6 +37,7 @@ export function useReadiness({ course, planned, ...known }: Known): Readiness {
     passphrase: known.passphrase.value,
     groupSizes: known.groupSizes.value,
     face: known.face.value,
+    door: known.door.value,
     term: term.value,
     // A copy, so that every text that comes is looked at.
     texts: new Map(texts.facts),

@@ -27,6 +27,23 @@ export const useSession = defineStore('session', () => {
     take(await ask('POST /api/demo/session', { body: { person } }));
   }
 
+  /** An account for the address to which an invitation went. */
+  async function byInvitation(key: string, name: string, password: string): Promise<void> {
+    take((await ask('POST /api/accounts/invited', { body: { key, name, password } })).me);
+  }
+
+  /**
+   * By the link of a letter: makes the account, or sets its password.
+   *
+   * @returns the page from which they had come
+   */
+  async function byLetter(key: string, name: string | null, password: string): Promise<string | null> {
+    const body = { name, password };
+    const { me: mine, onward } = await ask('POST /api/accounts/keys/{key}', { params: { key }, body });
+    take(mine);
+    return onward;
+  }
+
   /** @param goOn to where nobody has to be signed in */
   async function signOut(goOn: () => Promise<unknown>): Promise<void> {
     beLeaving(true);
@@ -69,5 +86,18 @@ export const useSession = defineStore('session', () => {
     me.value = { ...me.value, institution: { ...me.value.institution, pages: [...pages] } };
   }
 
-  return { me, person, today, keepHolidays, keepPages, load, signIn, signInAs, signOut, now };
+  return {
+    me,
+    person,
+    today,
+    keepHolidays,
+    keepPages,
+    load,
+    signIn,
+    signInAs,
+    byInvitation,
+    byLetter,
+    signOut,
+    now,
+  };
 });

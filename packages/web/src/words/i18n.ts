@@ -5,7 +5,7 @@ import { PLURALS } from './plurals.ts';
 
 export const LOCALES = ['en', 'es', 'fr', 'ar'] as const;
 export type Locale = (typeof LOCALES)[number];
-export type Area = 'common' | 'learner' | 'desk' | 'setup';
+export type Area = 'common' | 'account' | 'learner' | 'desk' | 'setup';
 
 const KEY = 'itinerary.locale';
 

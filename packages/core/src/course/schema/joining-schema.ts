@@ -4,7 +4,7 @@ import { storableSchema } from './basics.ts';
 import { momentSchema } from './moment-schema.ts';
 
 /** Staff who add somebody need no switch; the others follow as they are built. */
-export const SWITCHED_WAYS = ['link'] as const;
+export const SWITCHED_WAYS = ['link', 'invitation', 'request'] as const;
 export type SwitchedWay = (typeof SWITCHED_WAYS)[number];
 
 export const MAX_SEATS = 100_000;
@@ -13,6 +13,11 @@ export const seatsSchema = z.int().min(1).max(MAX_SEATS);
 const DOMAIN = /^[a-z0-9]([a-z0-9-]*[a-z0-9])?(\.[a-z0-9]([a-z0-9-]*[a-z0-9])?)+$/;
 export const domainSchema = storableSchema.trim().toLowerCase().max(253).regex(DOMAIN);
 export const MAX_DOMAINS = 20;
+
+export const MAX_QUESTION = 300;
+/** Hours in which an offered seat has to be taken. */
+export const MAX_ANSWER_HOURS = 30 * 24;
+export const answerHoursSchema = z.int().min(1).max(MAX_ANSWER_HOURS);
 
 export const wayInSchema = z.strictObject({
   on: z.boolean(),
@@ -23,8 +28,20 @@ export const wayInSchema = z.strictObject({
   seats: seatsSchema.nullable(),
   /** Of confirmed addresses, whole; null: anybody. */
   domains: z.array(domainSchema).min(1).max(MAX_DOMAINS).nullable(),
+  /** Whoever finds no seat of this way may wait for one. */
+  line: z.boolean().default(false),
+  /** To be answered by whoever asks to join; null: nothing is asked of them. */
+  question: storableSchema.trim().min(1).max(MAX_QUESTION).nullable().default(null),
 });
 export type WayIn = z.infer<typeof wayInSchema>;
 
 /** As it is before anybody has touched it. */
-export const SHUT_WAY: WayIn = { on: false, opens: null, closes: null, seats: null, domains: null };
+export const SHUT_WAY: WayIn = {
+  on: false,
+  opens: null,
+  closes: null,
+  seats: null,
+  domains: null,
+  line: false,
+  question: null,
+};

@@ -34,7 +34,7 @@ import {
   outsideSchema,
   visitorsSchema,
 } from './access-schema.ts';
-import { seatsSchema, SWITCHED_WAYS, wayInSchema } from './joining-schema.ts';
+import { answerHoursSchema, seatsSchema, SWITCHED_WAYS, wayInSchema } from './joining-schema.ts';
 import { datesSchema } from './dates-schema.ts';
 import { FIRST_PANELS, MAX_PANELS, panelSchema } from './home-schema.ts';
 import {
@@ -143,6 +143,10 @@ export const courseSchema = z.strictObject({
   ways: tableSchema(wayInSchema, SWITCHED_WAYS.length),
   /** For learners; null: as many as come. */
   seats: seatsSchema.nullable().default(null),
+  /** Whoever finds no seat of the course may wait for one. */
+  line: z.boolean().default(false),
+  /** How long a seat that is offered to somebody who waits is kept for them. */
+  answerHours: answerHoursSchema.default(48),
   /** Whether learners may leave by themselves. */
   mayLeave: z.boolean().default(true),
   groups: tableSchema(groupSchema, MAX_GROUPS),

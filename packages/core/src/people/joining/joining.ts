@@ -1,5 +1,5 @@
 /** What decides whether somebody may join: of the course, of a way in, of the person, and what stands open for them. */
-import type { ListRole } from '../lists/list-row.ts';
+import type { Role } from '../../access/roles.ts';
 
 export const WAYS = ['staff', 'registry', 'link', 'invitation', 'request', 'paying'] as const;
 export type WayKind = (typeof WAYS)[number];
@@ -26,7 +26,7 @@ export interface JoinWay {
   readonly domains: readonly string[] | null;
   /** A course that has to be completed before. */
   readonly after: string | null;
-  readonly gives: ListRole;
+  readonly gives: Role;
   /** To be answered on the way in. */
   readonly asksQuestion: boolean;
 }

@@ -5,6 +5,7 @@ import type { CoursePlan } from '../../calendar/course-plan.ts';
 import { SHUT_WAY } from '../../course/schema/joining-schema.ts';
 import type { SwitchedWay, WayIn } from '../../course/schema/joining-schema.ts';
 import type { PlannedMoment } from '../../course/schema/moment-schema.ts';
+import type { Role } from '../../access/roles.ts';
 import type { HeldSeat, JoinCourse, JoinWay, JoinWindow, Seated, Waiting } from './joining.ts';
 
 /** What is not in the plan: who is there, and for whom a seat is kept. */
@@ -32,20 +33,24 @@ function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number | null
 
 export const wayIn = ({ course }: CoursePlan, kind: SwitchedWay): WayIn => course.ways[kind] ?? SHUT_WAY;
 
-/** A way that the course switches, as it is in the plan. */
-export function wayOf(plan: CoursePlan, kind: SwitchedWay): JoinWay {
-  const { on, opens, closes, seats, domains } = wayIn(plan, kind);
+/**
+ * A way that the course switches, as it is in the plan.
+ *
+ * @param gives the role that somebody is invited to; the other ways make learners
+ */
+export function wayOf(plan: CoursePlan, kind: SwitchedWay, gives: Role = 'learner'): JoinWay {
+  const { on, opens, closes, seats, domains, line, question } = wayIn(plan, kind);
   return {
     kind,
     isOn: on,
     window: { opens: opensAt(plan, opens), closes: closesAt(plan, closes) },
     seats,
-    hasLine: false,
+    hasLine: line,
     kinds: null,
     domains,
     after: null,
-    gives: 'learner',
-    asksQuestion: false,
+    gives,
+    asksQuestion: question !== null,
   };
 }
 
@@ -56,7 +61,7 @@ export function joinCourseOf({ course }: CoursePlan, facts: JoinFacts, at: numbe
     goesLive: goesLiveAt(course),
     finding: course.find,
     seats: course.seats,
-    hasLine: false,
+    hasLine: course.line,
     ...facts,
   };
 }

@@ -1,3 +1,4 @@
+import { SWITCHED_WAYS } from '../../course/schema/joining-schema.ts';
 import { wayIn } from '../../people/joining/of-course.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_LEARNERS } from '../rule.ts';
@@ -7,5 +8,6 @@ export const noLearners: Rule = {
   id: 'no_learners',
   stop: 'members',
   purposes: WITH_LEARNERS,
-  find: ({ learners, plan }) => (learners === 0 && !wayIn(plan, 'link').on ? { severity: 'advice' } : null),
+  find: ({ learners, plan }) =>
+    learners === 0 && SWITCHED_WAYS.every((way) => !wayIn(plan, way).on) ? { severity: 'advice' } : null,
 };

@@ -1,22 +1,62 @@
-/** Joining a course by its code, and leaving it. */
-import type { JOINING_ROUTES } from '@itinerary/contract';
-import { readCode } from '@itinerary/core/people';
-import { courseOfCode, newJoinCode, waysIn } from '../../usecases/joining/join-code.ts';
-import { join, joinPage, leave } from '../../usecases/joining/join.ts';
-import type { HandlersOf } from '../call.ts';
+/** Coming into a course by oneself, leaving it, and what staff do about both. */
+import type { JOINING_ROUTES, WaysInAnswer } from '@itinerary/contract';
+import type { Person } from '../../db/entities.ts';
+import { Failure } from '../../usecases/failure.ts';
+import { actOnInvitations, invite } from '../../usecases/joining/invitations/invite.ts';
+import { newJoinCode, tryKey } from '../../usecases/joining/join-code.ts';
+import { EMPTY_HANDED } from '../../usecases/joining/join-facts.ts';
+import { joinPage } from '../../usecases/joining/join-page.ts';
+import { joinByKey, joinKnown, leave, noLonger } from '../../usecases/joining/join.ts';
+import { decideRequests } from '../../usecases/joining/requests.ts';
+import { outOfLine, waysIn } from '../../usecases/joining/ways.ts';
+import type { Call, HandlersOf } from '../call.ts';
 import { placeOf } from '../place.ts';
+
+/** As it stands after what has been done: what was read before it is forgotten. */
+type Asked = Pick<Call<'waysIn'>, 'em' | 'config' | 'who' | 'now'>;
+const waysNow = ({ em, config, who, now }: Asked): Promise<WaysInAnswer> =>
+  waysIn(em.fork(), who.loaded.course, config.mail !== null, now);
+
+/** Whoever knows of a course may not be signed in. */
+function someone(person: Person | null): Person {
+  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+  return person;
+}
 
 export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
   joinPage: async ({ em, attempts, who, params, request, now }) => {
-    const course = await courseOfCode(em, attempts, params.code, placeOf(request));
-    return joinPage(em, course, who.person, now);
+    const { course, hand } = await tryKey(em, attempts, params.key, placeOf(request));
+    return joinPage(em, course, who.person, hand, now);
   },
   join: async ({ em, attempts, who, params, request, now }) => {
-    const course = await courseOfCode(em, attempts, params.code, placeOf(request));
-    await join(em.fork(), readCode(params.code) ?? '', course, who.person, now);
-    return { course };
+    const { course } = await tryKey(em, attempts, params.key, placeOf(request));
+    return joinByKey(em.fork(), params.key, course, who.person, now);
   },
+  joinCoursePage: ({ em, who, params, now }) => joinPage(em, params.course, who.person, EMPTY_HANDED, now),
+  joinCourse: async ({ em, who, params, body, now }) =>
+    joinKnown(em.fork(), params.course, someone(who.person), body, now),
+  noLonger: async ({ em, who, params, now }) => noLonger(em.fork(), params.course, someone(who.person), now),
   leave: ({ em, who, now }) => leave(em, who.loaded.course.id, who.person, now),
-  waysIn: ({ em, who }) => waysIn(em, who.loaded.course.id),
-  newJoinCode: ({ em, who, now }) => newJoinCode(em, who.loaded.course.id, now),
+  waysIn: (call) => waysNow(call),
+  newJoinCode: async (call) => {
+    await newJoinCode(call.em, call.who.loaded.course.id, call.now);
+    return waysNow(call);
+  },
+  decideRequests: async (call) => {
+    const { em, who, body, now } = call;
+    const stopped = await decideRequests(em, who.loaded.course.id, who.person, body, now);
+    return { ways: await waysNow(call), stopped };
+  },
+  outOfLine: async (call) => {
+    await outOfLine(call.em, call.who.loaded.course.id, call.body.people);
+    return waysNow(call);
+  },
+  invite: async (call) => {
+    await invite(call.em, call.who.loaded.course.id, call.who.person, call.body, call.now);
+    return waysNow(call);
+  },
+  actOnInvitations: async (call) => {
+    await actOnInvitations(call.em, call.who.loaded.course.id, call.who.person, call.body, call.now);
+    return waysNow(call);
+  },
 };

@@ -25,7 +25,7 @@ export const PEOPLE: HandlersOf<typeof PEOPLE_ROUTES> = {
     const isKnown = isKnownBrowser(sessionSecret, cookie, address);
     const from = { address, place: placeOf(request), isKnown };
     const person = await signIn(em, attempts, from, body.password);
-    await startSession(request, person.id);
+    await startSession(request, person.id, now);
     rememberKnown(request, knowBrowser(sessionSecret, cookie, address), config.secure);
     return me(em, config, person, now);
   },
@@ -43,7 +43,7 @@ export const PEOPLE: HandlersOf<typeof PEOPLE_ROUTES> = {
     demoOnly(config);
     const person = await em.findOne(PersonRow, { id: body.person, demoPart: { $ne: null } });
     if (person === null) throw nothingHere();
-    await startSession(request, person.id);
+    await startSession(request, person.id, now);
     return me(em, config, person, now);
   },
 };

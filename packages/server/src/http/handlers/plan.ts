@@ -5,7 +5,7 @@ import { takeChanges } from '../../usecases/plan/take-changes.ts';
 import type { HandlersOf } from '../call.ts';
 
 export const PLAN: HandlersOf<typeof PLAN_ROUTES> = {
-  plan: ({ em, who }) => readPlan(em, who.loaded, who.viewer),
+  plan: ({ em, config, who, now }) => readPlan(em, who.loaded, who.viewer, config.mail !== null, now),
   changes: ({ em, cleaning, who, body, now }) =>
     takeChanges({ em, cleaning }, who.loaded.course.id, who, body, now),
   text: ({ em, who, params }) => readText(em, who.loaded.course.id, params.hash),

@@ -1,55 +1,115 @@
-/** What decides about joining and is no part of the plan: who is there, and who somebody is. */
-import type { CoursePlan } from '@itinerary/core';
+/** What decides about joining and is no part of the plan: who is there, for whom a seat is kept, and who somebody is. */
+import { planCourse } from '@itinerary/core';
+import type { Course, CoursePlan } from '@itinerary/core';
 import { canJoin, joinCourseOf, wayOf } from '@itinerary/core/people';
-import type { JoinAnswer, JoinCourse, Joiner } from '@itinerary/core/people';
-import { MemberRow } from '../../db/entities.ts';
-import type { Person } from '../../db/entities.ts';
+import type { HeldSeat, JoinAnswer, JoinCourse, Joiner } from '@itinerary/core/people';
+import type { OpenWay } from '@itinerary/contract';
+import { HeldSeatRow, MemberRow, WaitingRow } from '../../db/entities.ts';
+import type { InvitationRecord, MemberRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
+/** For whom the seat of an invitation is kept, as long as its address is nobody's. */
+export const holderOf = (invitation: Pick<InvitationRecord, 'id'>): string => `invitation ${invitation.id}`;
+
+/** What somebody has in hand as they come. */
+export interface InHand {
+  readonly hasLink: boolean;
+  readonly invitation: InvitationRecord | null;
+  /** For whom its seat may be kept: the account of its address, or the invitation itself. */
+  readonly holders: readonly string[];
+}
+export const EMPTY_HANDED: InHand = { hasLink: false, invitation: null, holders: [] };
+
 export async function joinCourse(em: EntityManager, plan: CoursePlan, at: number): Promise<JoinCourse> {
+  const courseId = plan.course.id;
   const learners = await em.find(
     MemberRow,
-    { courseId: plan.course.id, role: 'learner', leftAt: null },
+    { courseId, role: 'learner', leftAt: null },
     { fields: ['courseId', 'personId', 'way'] },
   );
-  const seated = learners.map(({ personId, way }) => ({ person: personId, way }));
-  return joinCourseOf(plan, { learners: seated, held: [], waiting: [] }, at);
+  const held = await em.find(HeldSeatRow, { courseId });
+  const waiting = await em.find(WaitingRow, { courseId }, { orderBy: { arrival: 'asc' } });
+  return joinCourseOf(
+    plan,
+    {
+      learners: learners.map(({ personId, way }) => ({ person: personId, way })),
+      held: held.map(({ holder, kind, way, lapsesAt }) => ({ person: holder, kind, way, lapses: lapsesAt })),
+      waiting: waiting.map(({ personId, way, line }) => ({ person: personId, way, line })),
+    },
+    at,
+  );
 }
 
-/** @param hasLink they have the course's code, as it is in force */
-export async function joiner(
-  em: EntityManager,
-  courseId: string,
+export function standingOf(row: MemberRecord | null): Joiner['standing'] {
+  if (row === null) return 'never';
+  return row.leftAt === null ? 'in' : (row.leftHow ?? 'removed');
+}
+
+export function joinerOf(
   person: Person | null,
-  hasLink: boolean,
-): Promise<Joiner> {
-  const row = person === null ? null : await em.findOne(MemberRow, { courseId, personId: person.id });
-  const standing = row === null ? 'never' : row.leftAt === null ? 'in' : (row.leftHow ?? 'removed');
+  row: MemberRecord | null,
+  { hasLink, invitation }: InHand,
+): Joiner {
   return {
-    person: person?.id ?? null,
+    person: person?.id ?? (invitation === null ? null : holderOf(invitation)),
     kind: person?.kind ?? null,
-    // An account of the institution has the address that the institution gave it.
+    // An account has the address that the institution gave it, or one that its own letter has confirmed.
     addresses: person?.address == null ? [] : [person.address],
     completed: [],
-    standing,
+    standing: standingOf(row),
     hasLink,
-    invitation: null,
+    invitation:
+      invitation?.state === 'waiting'
+        ? { lapses: invitation.lapsesAt == null ? null : Date.parse(invitation.lapsesAt) }
+        : null,
   };
+}
+
+/** A seat that is kept for an invitation is kept for whoever has it in hand. */
+function keptFor(course: JoinCourse, joiner: Joiner, { invitation, holders }: InHand): JoinCourse {
+  if (invitation === null) return course;
+  const person = joiner.person ?? holderOf(invitation);
+  const mine = (one: HeldSeat): HeldSeat =>
+    one.kind === 'invitation' && holders.includes(one.person) ? { ...one, person } : one;
+  return { ...course, held: course.held.map(mine) };
 }
 
 export interface Joining {
   readonly course: JoinCourse;
-  readonly answer: JoinAnswer;
+  readonly joiner: Joiner;
+  readonly answerBy: (way: OpenWay) => JoinAnswer;
 }
 
-/** Whether somebody may join by the code that they have. */
-export async function joiningByLink(
+export async function joiningOf(
   em: EntityManager,
   plan: CoursePlan,
   person: Person | null,
+  hand: InHand,
   at: number,
 ): Promise<Joining> {
-  const course = await joinCourse(em, plan, at);
-  const who = await joiner(em, plan.course.id, person, true);
-  return { course, answer: canJoin(course, who, wayOf(plan, 'link'), at) };
+  const courseId = plan.course.id;
+  const found = await joinCourse(em, plan, at);
+  const row = person === null ? null : await em.findOne(MemberRow, { courseId, personId: person.id });
+  // Whoever waits by the code, or is offered a seat by it, had it when they came; a new one does not undo that.
+  const cameByLink = [...found.waiting, ...found.held].some(
+    (one) => one.way === 'link' && one.person === person?.id,
+  );
+  const joiner = joinerOf(person, row, { ...hand, hasLink: hand.hasLink || cameByLink });
+  const course = keptFor(found, joiner, hand);
+  const gives = hand.invitation?.role ?? 'learner';
+  const answerBy = (way: OpenWay): JoinAnswer =>
+    canJoin(course, joiner, wayOf(plan, way, way === 'invitation' ? gives : 'learner'), at);
+  return { course, joiner, answerBy };
+}
+
+/** Of a course that is no draft: whether somebody may know that it is there, with nothing in hand. */
+export async function knowsOf(
+  em: EntityManager,
+  course: Course,
+  person: Person | null,
+  at: number,
+): Promise<boolean> {
+  const { answerBy } = await joiningOf(em, planCourse(course), person, EMPTY_HANDED, at);
+  const answer = answerBy('request');
+  return answer.can !== 'no' || answer.because !== 'absent';
 }

@@ -13,6 +13,8 @@ export const MAX_TRIES = 10;
 export const MAX_OF_PLACE = 300;
 /** At one account from everywhere, by browsers that it has never been signed in on. */
 export const MAX_OF_STRANGERS = 100;
+/** To one address, by which accounts are made and passwords set anew. */
+export const MAX_LETTERS = 5;
 const WINDOW_S = 15 * 60;
 
 export interface Try {
@@ -36,6 +38,12 @@ export interface Attempts {
   readonly visit: (of: { readonly course: string; readonly place: string }) => Promise<Try>;
   /** @throws Failure `too_many_attempts`. */
   readonly join: (of: { readonly place: string }) => Promise<Try>;
+  /**
+   * Letters to an address, whether somebody has it or not.
+   *
+   * @throws Failure `too_many_attempts`.
+   */
+  readonly letter: (of: { readonly address: string; readonly place: string }) => Promise<Try>;
 }
 
 type Counted = readonly [RateLimiterPostgres, string];
@@ -55,6 +63,7 @@ export function openAttempts(pool: Pool): Attempts {
   const known = limiter('known', MAX_TRIES);
   const place = limiter('place', MAX_OF_PLACE);
   const strangers = limiter('strangers', MAX_OF_STRANGERS);
+  const letters = limiter('letters', MAX_LETTERS);
   const guests = limiter('guests', MAX_OF_STRANGERS);
   return {
     signIn: (of) =>
@@ -76,6 +85,14 @@ export function openAttempts(pool: Pool): Attempts {
           [guests, of.course],
         ],
         'Too many wrong passphrases for this course',
+      ),
+    letter: (of) =>
+      count(
+        [
+          [letters, of.address],
+          [place, `${of.place} letters`],
+        ],
+        'Too many letters to this address',
       ),
     join: (of) => count([[place, `${of.place} join`]], 'Too many wrong codes'),
   };

@@ -76,6 +76,7 @@ export default {
     language: 'اللغة',
     appearance: 'المظهر',
     appearances: { system: 'كما في الجهاز', light: 'فاتح', dark: 'داكن' },
+    own: 'حسابك',
     signOut: 'تسجيل الخروج',
   },
   palette: {

@@ -76,6 +76,7 @@ export default {
     language: 'Language',
     appearance: 'Appearance',
     appearances: { system: 'As the system', light: 'Light', dark: 'Dark' },
+    own: 'Your account',
     signOut: 'Sign out',
   },
   palette: {

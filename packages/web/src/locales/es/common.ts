@@ -76,6 +76,7 @@ export default {
     language: 'Idioma',
     appearance: 'Aspecto',
     appearances: { system: 'Como el sistema', light: 'Claro', dark: 'Oscuro' },
+    own: 'Tu cuenta',
     signOut: 'Salir',
   },
   palette: {

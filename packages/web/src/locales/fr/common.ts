@@ -77,6 +77,7 @@ export default {
     language: 'Langue',
     appearance: 'Apparence',
     appearances: { system: 'Comme le système', light: 'Clair', dark: 'Sombre' },
+    own: 'Votre compte',
     signOut: 'Se déconnecter',
   },
   palette: {

@@ -39,6 +39,7 @@ const values = computed(() =>
       }
       if (name === 'entry' || name === 'content') return [name, entryName(String(value))];
       if (name === 'weekday' || name === 'weekStart') return [name, weekdayName(Number(value), locale.value)];
+      if (name === 'way') return [name, t(`setup.members.ways.short.${value}`)];
       return [name, value];
     }),
   ),

@@ -4,7 +4,9 @@ import { onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
+import { ask } from '../../api/client.ts';
 import { changeLocale, LOCALES } from '../../words/i18n.ts';
+import type { Locale } from '../../words/i18n.ts';
 import { storeAppearance, storedAppearance } from '../../theme/vuetify.ts';
 import type { Appearance } from '../../theme/vuetify.ts';
 import { useSession } from '../../stores/session.ts';
@@ -24,6 +26,12 @@ function choose(next: Appearance): void {
   appearance.value = next;
   storeAppearance(next);
   void theme.change(next);
+}
+
+/** Letters come in the language that was chosen last; what does not arrive now comes with the next choice. */
+async function speak(lang: Locale): Promise<void> {
+  await changeLocale(lang);
+  await ask('PUT /api/me/language', { body: { lang } }).catch(() => undefined);
 }
 
 const signOut = (): Promise<void> => session.signOut(() => router.push({ name: 'sign-in' }));
@@ -70,7 +78,7 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', closeFrom));
           type="button"
           :lang="code"
           :aria-pressed="locale === code"
-          @click="changeLocale(code)"
+          @click="speak(code)"
         >
           <IconCheck v-if="locale === code" :size="15" aria-hidden="true" />
           {{ t(`common.languages.${code}`) }}
@@ -90,6 +98,9 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', closeFrom));
           {{ t(`common.account.appearances.${name}`) }}
         </button>
       </fieldset>
+      <RouterLink class="button" to="/account" @click="isOpen = false">{{
+        t('common.account.own')
+      }}</RouterLink>
       <button class="button" type="button" @click="signOut">{{ t('common.account.signOut') }}</button>
     </div>
   </div>

@@ -20,6 +20,8 @@ export default {
   bringAlong: '«أحضر معك»',
   ways: 'طريقة الانضمام',
   seats: 'المقاعد',
+  line: 'قائمة الانتظار',
+  answerHours: 'ساعات لأخذ المقعد',
   mayLeave: '«لهم أن يغادروا بأنفسهم»',
   groups: 'مجموعة أو شعبة',
   groupWork: 'العمل في مجموعات',

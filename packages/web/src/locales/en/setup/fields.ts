@@ -20,6 +20,8 @@ export default {
   bringAlong: '“bring along”',
   ways: 'way to join',
   seats: 'seats',
+  line: 'line',
+  answerHours: 'hours to take an offered seat',
   mayLeave: '“may leave by themselves”',
   groups: 'group or class',
   groupWork: 'group work',

@@ -56,19 +56,74 @@ export default {
     cure: 'Make room for all',
   },
   way_never: {
-    what: 'The way in by code closes before it opens',
-    why: 'Whoever has the code reads that its time is over.',
+    what: 'The way in {way} closes before it opens',
+    why: 'Whoever wants to come reads that its time is over.',
     cure: 'Leave it open',
   },
   way_never_draft: {
-    what: 'The way in by code closes before the course goes live',
+    what: 'The way in {way} closes before the course goes live',
     why: 'Until then nobody joins, and afterwards nobody any more.',
     cure: 'Leave it open afterwards',
   },
   way_never_late: {
-    what: 'The way in by code opens after the last day',
+    what: 'The way in {way} opens after the last day',
     why: 'Whoever joins then finds a course that is over.',
     cure: 'Open it at once',
+  },
+  ways_contradict: {
+    what: 'Some should ask, and whoever has the code need not',
+    why: 'The code lets anybody in unasked: switch one of the two off, or keep the code to some domains.',
+    cure: '',
+  },
+  ways_contradict_seats: {
+    what: '{own} seats {way}, and {seats} in the whole course',
+    why: 'The seats of a way are some of the course’s: there are not more.',
+    cure: 'Leave it to the course',
+  },
+  line_stuck: {
+    what: 'People wait by a way that is off: {way}',
+    why: 'No free seat is offered to them. | No free seat is offered to the one who waits. | No free seat is offered to the {count} who wait.',
+    cure: 'Switch it on',
+  },
+  line_stuck_over: {
+    what: 'People wait by a way whose time is over: {way}',
+    why: 'No free seat is offered to them. | No free seat is offered to the one who waits. | No free seat is offered to the {count} who wait.',
+    cure: 'Leave it open',
+  },
+  letters_wait: {
+    what: 'Invitations do not go out',
+    why: 'No mail service is set up here: letters wait until there is one.',
+    cure: '',
+  },
+  letters_wait_request: {
+    what: 'Nobody is told of requests',
+    why: 'No mail service is set up here: whoever asks waits until somebody looks.',
+    cure: '',
+  },
+  invitations_open: {
+    what: 'No invitation came back | One invitation came back | {count} invitations came back',
+    why: 'Whoever should have it knows nothing of it: correct the address.',
+    cure: '',
+  },
+  invitations_open_unanswered: {
+    what: 'No invitation is unanswered | One invitation is unanswered for a week | {count} invitations are unanswered for a week',
+    why: 'Send it again, or withdraw it.',
+    cure: '',
+  },
+  requests_open: {
+    what: 'Nobody asks to join | One person asks to join | {count} people ask to join',
+    why: 'They wait for your answer.',
+    cure: '',
+  },
+  ungrouped: {
+    what: 'Nobody is in no group | One learner is in no group | {count} learners are in no group',
+    why: 'Groups work apart here: whoever is in none takes part in nothing of it.',
+    cure: '',
+  },
+  instructor_alone: {
+    what: 'One instructor for {learners} learners',
+    why: 'If they fall ill, nobody else can change anything or answer.',
+    cure: '',
   },
   ends_before_start: {
     what: 'The last day, {lastDay}, comes before the first, {firstDay}',

@@ -20,6 +20,8 @@ export default {
   bringAlong: '«para traer»',
   ways: 'forma de entrar',
   seats: 'plazas',
+  line: 'lista de espera',
+  answerHours: 'horas para tomar una plaza',
   mayLeave: '«pueden irse por sí mismos»',
   groups: 'grupo o clase',
   groupWork: 'trabajo en grupo',

@@ -56,19 +56,74 @@ export default {
     cure: 'Hacer sitio para todos',
   },
   way_never: {
-    what: 'La entrada por código se cierra antes de abrirse',
-    why: 'Quien tiene el código lee que su plazo ha terminado.',
+    what: 'La vía {way} se cierra antes de abrirse',
+    why: 'Quien quiere entrar lee que el plazo ha terminado.',
     cure: 'Dejarla abierta',
   },
   way_never_draft: {
-    what: 'La entrada por código se cierra antes de que el curso se abra',
-    why: 'Hasta entonces no entra nadie, y después ya tampoco.',
+    what: 'La vía {way} se cierra antes de que el curso se abra',
+    why: 'Hasta entonces no entra nadie, y después tampoco.',
     cure: 'Dejarla abierta después',
   },
   way_never_late: {
-    what: 'La entrada por código se abre después del último día',
+    what: 'La vía {way} se abre después del último día',
     why: 'Quien entra entonces encuentra un curso terminado.',
     cure: 'Abrirla ya',
+  },
+  ways_contradict: {
+    what: 'Unos deben pedirlo, y quien tiene el código no',
+    why: 'El código deja entrar a cualquiera sin preguntar: desactiva una de las dos vías, o limita el código a unos dominios.',
+    cure: '',
+  },
+  ways_contradict_seats: {
+    what: '{own} plazas {way}, y {seats} en todo el curso',
+    why: 'Las plazas de una vía son parte de las del curso: no hay más.',
+    cure: 'Dejarlo al curso',
+  },
+  line_stuck: {
+    what: 'Hay quien espera por una vía desactivada: {way}',
+    why: 'No se le ofrece ninguna plaza. | No se le ofrece ninguna plaza a quien espera. | No se les ofrece ninguna plaza a los {count} que esperan.',
+    cure: 'Activarla',
+  },
+  line_stuck_over: {
+    what: 'Hay quien espera por una vía ya cerrada: {way}',
+    why: 'No se le ofrece ninguna plaza. | No se le ofrece ninguna plaza a quien espera. | No se les ofrece ninguna plaza a los {count} que esperan.',
+    cure: 'Dejarla abierta',
+  },
+  letters_wait: {
+    what: 'Las invitaciones no salen',
+    why: 'Aquí no hay servicio de correo: las cartas esperan.',
+    cure: '',
+  },
+  letters_wait_request: {
+    what: 'Nadie se entera de las solicitudes',
+    why: 'Aquí no hay servicio de correo: quien pide espera hasta que alguien mira.',
+    cure: '',
+  },
+  invitations_open: {
+    what: 'Ninguna invitación ha vuelto | Una invitación ha vuelto | {count} invitaciones han vuelto',
+    why: 'Quien debía recibirla no sabe nada: corrige la dirección.',
+    cure: '',
+  },
+  invitations_open_unanswered: {
+    what: 'Ninguna invitación sin respuesta | Una invitación lleva una semana sin respuesta | {count} invitaciones llevan una semana sin respuesta',
+    why: 'Envíala otra vez, o retírala.',
+    cure: '',
+  },
+  requests_open: {
+    what: 'Nadie pide entrar | Una persona pide entrar | {count} personas piden entrar',
+    why: 'Esperan tu respuesta.',
+    cure: '',
+  },
+  ungrouped: {
+    what: 'Nadie está sin grupo | Un estudiante está sin grupo | {count} estudiantes están sin grupo',
+    why: 'Aquí los grupos trabajan por separado: quien no está en ninguno no participa.',
+    cure: '',
+  },
+  instructor_alone: {
+    what: 'Un docente para {learners} estudiantes',
+    why: 'Si enferma, nadie más puede cambiar nada ni responder.',
+    cure: '',
   },
   ends_before_start: {
     what: 'El último día, {lastDay}, es anterior al primero, {firstDay}',

@@ -20,6 +20,8 @@ export default {
   bringAlong: '« à apporter »',
   ways: 'façon d’entrer',
   seats: 'places',
+  line: 'file d’attente',
+  answerHours: 'heures pour prendre une place',
   mayLeave: '« peuvent partir d’eux-mêmes »',
   groups: 'groupe ou classe',
   groupWork: 'travail en groupes',

@@ -56,19 +56,74 @@ export default {
     cure: 'Faire de la place pour tous',
   },
   way_never: {
-    what: 'L’entrée par code ferme avant d’ouvrir',
-    why: 'Qui a le code lit que le délai est passé.',
+    what: 'La voie {way} ferme avant d’ouvrir',
+    why: 'Qui veut venir lit que le délai est passé.',
     cure: 'La laisser ouverte',
   },
   way_never_draft: {
-    what: 'L’entrée par code ferme avant que le cours n’ouvre',
-    why: 'Jusque-là personne n’entre, et ensuite plus personne.',
+    what: 'La voie {way} ferme avant que le cours n’ouvre',
+    why: 'Jusque-là personne n’entre, et après non plus.',
     cure: 'La laisser ouverte ensuite',
   },
   way_never_late: {
-    what: 'L’entrée par code ouvre après le dernier jour',
+    what: 'La voie {way} ouvre après le dernier jour',
     why: 'Qui entre alors trouve un cours terminé.',
     cure: 'L’ouvrir tout de suite',
+  },
+  ways_contradict: {
+    what: 'Certains doivent demander, et qui a le code non',
+    why: 'Le code laisse entrer n’importe qui : fermez l’une des deux voies, ou limitez le code à certains domaines.',
+    cure: '',
+  },
+  ways_contradict_seats: {
+    what: '{own} places {way}, et {seats} dans tout le cours',
+    why: 'Les places d’une voie font partie de celles du cours : il n’y en a pas plus.',
+    cure: 'Laisser faire le cours',
+  },
+  line_stuck: {
+    what: 'On attend par une voie fermée : {way}',
+    why: 'Aucune place ne leur est proposée. | Aucune place n’est proposée à la personne qui attend. | Aucune place n’est proposée aux {count} qui attendent.',
+    cure: 'L’ouvrir',
+  },
+  line_stuck_over: {
+    what: 'On attend par une voie dont le délai est passé : {way}',
+    why: 'Aucune place ne leur est proposée. | Aucune place n’est proposée à la personne qui attend. | Aucune place n’est proposée aux {count} qui attendent.',
+    cure: 'La laisser ouverte',
+  },
+  letters_wait: {
+    what: 'Les invitations ne partent pas',
+    why: 'Aucun service de courrier n’est réglé ici : les lettres attendent.',
+    cure: '',
+  },
+  letters_wait_request: {
+    what: 'Personne n’apprend les demandes',
+    why: 'Aucun service de courrier n’est réglé ici : qui demande attend que quelqu’un regarde.',
+    cure: '',
+  },
+  invitations_open: {
+    what: 'Aucune invitation n’est revenue | Une invitation est revenue | {count} invitations sont revenues',
+    why: 'Qui devait l’avoir n’en sait rien : corrigez l’adresse.',
+    cure: '',
+  },
+  invitations_open_unanswered: {
+    what: 'Aucune invitation sans réponse | Une invitation est sans réponse depuis une semaine | {count} invitations sont sans réponse depuis une semaine',
+    why: 'Renvoyez-la, ou retirez-la.',
+    cure: '',
+  },
+  requests_open: {
+    what: 'Personne ne demande à entrer | Une personne demande à entrer | {count} personnes demandent à entrer',
+    why: 'Elles attendent votre réponse.',
+    cure: '',
+  },
+  ungrouped: {
+    what: 'Personne n’est sans groupe | Un participant n’est dans aucun groupe | {count} participants ne sont dans aucun groupe',
+    why: 'Ici les groupes travaillent à part : qui n’est dans aucun ne prend part à rien.',
+    cure: '',
+  },
+  instructor_alone: {
+    what: 'Un enseignant pour {learners} participants',
+    why: 'S’il tombe malade, personne d’autre ne peut rien changer ni répondre.',
+    cure: '',
   },
   ends_before_start: {
     what: 'Le dernier jour, {lastDay}, vient avant le premier, {firstDay}',

@@ -1,5 +1,6 @@
-/** What joining by link or code means today, for somebody whom it is for: by the answer that decides. */
+/** What joining by a way means today, for somebody whom it is for: by the answer that decides. */
 import type { WaysInAnswer } from '@itinerary/contract';
+import type { SwitchedWay } from '@itinerary/core';
 import { canJoin, joinCourseOf, wayIn, wayOf } from '@itinerary/core/people';
 import type { JoinAnswer, Joiner } from '@itinerary/core/people';
 import { computed } from 'vue';
@@ -9,7 +10,7 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import { useMomentWords } from '../../../stores/moment-words.ts';
 
-/** Whoever has the code, and an address at a domain that is wanted. */
+/** Whoever has the code, an invitation, and an address at a domain that is wanted. */
 const somebody = (domains: readonly string[] | null): Joiner => ({
   person: null,
   kind: null,
@@ -17,10 +18,13 @@ const somebody = (domains: readonly string[] | null): Joiner => ({
   completed: [],
   standing: 'never',
   hasLink: true,
-  invitation: null,
+  invitation: { lapses: null },
 });
 
-export function useWaySentence(ways: () => WaysInAnswer | null): ComputedRef<string> {
+export function useWaySentence(
+  kind: () => SwitchedWay,
+  ways: () => WaysInAnswer | null,
+): ComputedRef<string> {
   const { t } = useI18n();
   const plan = usePlan();
   const session = useSession();
@@ -28,29 +32,34 @@ export function useWaySentence(ways: () => WaysInAnswer | null): ComputedRef<str
   const answer = computed((): JoinAnswer | null => {
     if (plan.planned === null) return null;
     const at = Date.parse(session.now());
-    const way = wayOf(plan.planned, 'link');
-    const byLink = ways()?.byLink ?? 0;
-    const learners = Array.from({ length: ways()?.learners ?? plan.learners }, (_, index) => ({
-      person: `learner ${index}`,
-      way: index < byLink ? ('link' as const) : ('staff' as const),
+    const way = wayOf(plan.planned, kind());
+    const counts = ways()?.learners ?? [{ way: 'staff' as const, count: plan.learners }];
+    const learners = counts.flatMap((one) =>
+      Array.from({ length: one.count }, (_, index) => ({ person: `${one.way} ${index}`, way: one.way })),
+    );
+    const held = (ways()?.held ?? []).map((one, index) => ({
+      person: `kept ${index}`,
+      kind: one.kind,
+      way: one.way,
+      lapses: Date.parse(one.lapsesAt),
     }));
-    const course = joinCourseOf(plan.planned, { learners, held: [], waiting: [] }, at);
+    const waiting = (ways()?.waiting ?? []).map(({ person, way: by, line }) => ({ person, way: by, line }));
+    const course = joinCourseOf(plan.planned, { learners, held, waiting }, at);
     return canJoin(course, somebody(way.domains), way, at);
   });
   return computed(() => {
     // Whoever switches it sees what the switch does, whatever else stands in the way.
-    if (plan.planned !== null && !wayIn(plan.planned, 'link').on) return t('setup.members.ways.says.off');
+    if (plan.planned !== null && !wayIn(plan.planned, kind()).on) return t('setup.members.ways.says.off');
     const now = answer.value;
     if (now === null) return '';
     const zone = plan.course?.dates.zone ?? 'UTC';
     const until = 'until' in now && now.until !== null ? when(now.until, zone) : null;
+    if (now.can === 'wait') return t('setup.members.ways.says.wait');
     if (now.can === 'yes') {
-      return until === null
-        ? t('setup.members.ways.says.yes')
-        : t('setup.members.ways.says.yesUntil', { until });
+      const says = `setup.members.ways.says.${kind()}`;
+      return until === null ? t(`${says}.yes`) : t(`${says}.yesUntil`, { until });
     }
-    const because = now.can === 'wait' ? 'full' : now.because;
-    const dated = until !== null && (because === 'draft' || because === 'not_yet');
-    return t(`setup.members.ways.says.${because}${dated ? '_until' : ''}`, { until: until ?? '' });
+    const dated = until !== null && (now.because === 'draft' || now.because === 'not_yet');
+    return t(`setup.members.ways.says.${now.because}${dated ? '_until' : ''}`, { until: until ?? '' });
   });
 }

@@ -1,0 +1,16 @@
+/** How it stands at a course's ways in, as readiness asks for it. */
+import type { DeepReadonly } from '@itinerary/core';
+import { WAYS } from '@itinerary/core/people';
+import { z } from 'zod';
+
+export const doorFactsSchema = z.object({
+  hasMail: z.boolean(),
+  bounced: z.int(),
+  /** For a week. */
+  unanswered: z.int(),
+  requests: z.int(),
+  waiting: z.array(z.object({ way: z.enum(WAYS), count: z.int() })),
+  instructors: z.int(),
+  ungrouped: z.int(),
+});
+export type DoorFactsAnswer = DeepReadonly<z.infer<typeof doorFactsSchema>>;

@@ -1,0 +1,87 @@
+/** What runs beside answering: the queue's jobs, and what is looked for every minute. Two processes share one queue. */
+import { Logger, run, runOnce } from 'graphile-worker';
+import type { Runner, TaskList } from 'graphile-worker';
+import type { Logger as Log } from 'pino';
+import type { Config } from '../config/config.ts';
+import type { Jobs, JobName } from '../db/queue.ts';
+import type { Database } from '../db/orm.ts';
+import { openCarrier } from '../mail/carrier.ts';
+import type { Carrier } from '../mail/carrier.ts';
+import { openReturns } from '../mail/returns.ts';
+import type { Returns } from '../mail/returns.ts';
+import { accountLetter } from '../usecases/accounts/account-letter.ts';
+import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
+import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
+
+export interface RunningJobs {
+  /** Does now what there is to do, and what is looked for every minute: for tests, whose clock stands. */
+  readonly runNow: () => Promise<void>;
+  /** The port at which letters come back; null: they are not taken in. */
+  readonly returnsPort: number | null;
+  readonly stop: () => Promise<void>;
+}
+
+type Tasks = { readonly [Name in JobName]: (told: Jobs[Name]) => Promise<void> };
+
+function tasksOf(config: Config, database: Database, carrier: Carrier | null): Tasks {
+  const now = (): string => config.clock.now();
+  return {
+    // Without a mail service letters wait until there is one.
+    send_letter: async ({ letter }) => {
+      if (carrier === null) throw new Error('ITINERARY_SMTP is not set: letters wait');
+      await sendLetter(database.em.fork(), carrier, config.site, letter, now());
+    },
+    account_letter: (told) => accountLetter(database.em.fork(), told, now()),
+    move_up: ({ course }) => moveUpCourse(database.em.fork(), course, now()),
+  };
+}
+
+/** What the queue says of itself goes to our own log; a job that will be tried again is a warning. */
+const quiet = (log: Log): Logger =>
+  new Logger(() => (level, message) => {
+    if (level === 'error' || level === 'warning') log.warn(message);
+  });
+
+export async function openJobs(config: Config, database: Database, log: Log): Promise<RunningJobs> {
+  const { mail, sessionSecret: secret, databaseUrl: connectionString } = config;
+  const carrier = mail === null ? null : openCarrier(mail, secret);
+  const tasks = tasksOf(config, database, carrier);
+  const sweep = (): Promise<void> => sweepLines(database.em.fork(), config.clock.now());
+  const taskList: TaskList = {
+    ...(Object.fromEntries(
+      Object.entries(tasks).map(([name, task]) => [name, (told: unknown) => task(told as never)]),
+    ) as TaskList),
+    sweep,
+  };
+  const shared = { connectionString, taskList, noHandleSignals: true, logger: quiet(log) } as const;
+  const runner: Runner | null = config.jobs
+    ? await run({ ...shared, concurrency: 4, pollInterval: 1000, crontab: '* * * * * sweep' })
+    : null;
+  const returns = await openDoor(config, database, log);
+  return {
+    runNow: async () => {
+      await sweep();
+      await runOnce(shared);
+    },
+    returnsPort: returns?.port ?? null,
+    stop: async () => {
+      await returns?.close();
+      await runner?.stop();
+      carrier?.close();
+    },
+  };
+}
+
+/** Of several processes on one machine one has the door; the others go on without. */
+async function openDoor(config: Config, database: Database, log: Log): Promise<Returns | null> {
+  const port = config.mail?.returnsPort ?? null;
+  if (port === null) return null;
+  try {
+    return await openReturns(port, config.sessionSecret, (letter, why) =>
+      returned(database.em.fork(), letter, why),
+    );
+  } catch (error) {
+    log.warn({ err: error }, `port ${port} for letters that come back is in use; they are not taken in here`);
+    return null;
+  }
+}

@@ -1,0 +1,79 @@
+import type { MailWords } from '../letters.ts';
+
+export const AR: MailWords = {
+  roles: { instructor: 'مدرّس', assistant: 'مساعد', learner: 'متعلّم', visitor: 'زائر' },
+  foot: ({ institution }) => `أرسله Itinerary باسم ${institution}. لا أحد يقرأ ما يُرسل إلى هذا العنوان.`,
+  letters: {
+    confirm: {
+      subject: ({ institution }) => `حسابك في ${institution}`,
+      lines: ({ institution, until }) => [
+        `طلب أحدهم، ونرجو أن يكون أنت، حسابًا في ${institution} بهذا العنوان.`,
+        `اختر كلمة مرور فيكون الحساب جاهزًا. يعمل هذا مرة واحدة حتى ${until ?? ''}.`,
+        'إن لم تكن أنت فلا تفعل شيئًا: لن يُنشأ أي حساب.',
+      ],
+      press: 'اختيار كلمة مرور',
+    },
+    known: {
+      subject: ({ institution }) => `لديك حساب في ${institution} بالفعل`,
+      lines: ({ institution }) => [
+        `أراد أحدهم، ونرجو أن يكون أنت، إنشاء حساب في ${institution} بهذا العنوان. يوجد حساب بالفعل.`,
+        'سجّل الدخول به. إن نسيت كلمة المرور فيمكنك هناك تعيين كلمة جديدة.',
+      ],
+      press: 'تسجيل الدخول',
+    },
+    reset: {
+      subject: () => 'كلمة مرور جديدة',
+      lines: ({ institution, until }) => [
+        `طلب أحدهم، ونرجو أن يكون أنت، كلمة مرور جديدة لحسابك في ${institution}.`,
+        `يعمل هذا مرة واحدة حتى ${until ?? ''}. ويخرج عندئذ كل من دخل بالكلمة القديمة.`,
+        'إن لم تكن أنت فلا تفعل شيئًا: تبقى كلمة مرورك كما هي.',
+      ],
+      press: 'تعيين كلمة مرور جديدة',
+    },
+    invitation: {
+      subject: ({ course }) => `دعوة إلى ${course ?? ''}`,
+      lines: ({ by, course, institution, role, description, until }) => [
+        `يدعوك ${by ?? ''} إلى «${course ?? ''}» في ${institution} بصفة ${role}.`,
+        description ?? null,
+        until === undefined ? null : `الدعوة صالحة حتى ${until}.`,
+      ],
+      press: 'الاطلاع على المقرر والانضمام إليه',
+    },
+    offer: {
+      subject: ({ course }) => `مقعد لك في ${course ?? ''}`,
+      lines: ({ course, until }) => [
+        `كنت تنتظر مقعدًا في «${course ?? ''}». صار مقعد شاغرًا وهو محفوظ لك.`,
+        `خذه قبل ${until ?? ''}؛ بعدها يذهب إلى التالي.`,
+      ],
+      press: 'أخذ المقعد',
+    },
+    asked: {
+      subject: ({ by, course }) => `${by ?? ''} يطلب الانضمام إلى ${course ?? ''}`,
+      lines: ({ by, course, question, answer }) => [
+        `${by ?? ''} يطلب الانضمام إلى «${course ?? ''}».`,
+        question === undefined ? null : `${question}\n${answer ?? ''}`,
+      ],
+      press: 'الرد على الطلب',
+    },
+    accepted: {
+      subject: ({ course }) => `أنت الآن في ${course ?? ''}`,
+      lines: ({ course }) => [`طلبت الانضمام إلى «${course ?? ''}». الجواب نعم: أنت فيه الآن.`],
+      press: 'فتح المقرر',
+    },
+    refused: {
+      subject: ({ course }) => `طلبك الانضمام إلى ${course ?? ''}`,
+      lines: ({ course, reason }) => [
+        `طلبت الانضمام إلى «${course ?? ''}». الجواب لا، لهذا السبب:`,
+        reason ?? null,
+      ],
+      press: 'الاطلاع على المقرر',
+    },
+    in_line: {
+      subject: ({ course }) => `أنت في قائمة انتظار ${course ?? ''}`,
+      lines: ({ course }) => [
+        `طلبت الانضمام إلى «${course ?? ''}». الجواب نعم، لكن المقاعد كلها مشغولة: أنت في قائمة الانتظار، وسنكتب إليك فور شغور مقعد.`,
+      ],
+      press: 'معرفة ترتيبك في القائمة',
+    },
+  },
+};

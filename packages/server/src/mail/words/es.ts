@@ -1,0 +1,85 @@
+import type { MailWords } from '../letters.ts';
+
+export const ES: MailWords = {
+  roles: {
+    instructor: 'docente',
+    assistant: 'asistente',
+    learner: 'estudiante',
+    visitor: 'visitante',
+  },
+  foot: ({ institution }) =>
+    `Enviado por Itinerary para ${institution}. Nadie lee lo que se responde a esta dirección.`,
+  letters: {
+    confirm: {
+      subject: ({ institution }) => `Tu cuenta en ${institution}`,
+      lines: ({ institution, until }) => [
+        `Alguien, esperamos que tú, quiere una cuenta en ${institution} con esta dirección.`,
+        `Elige una contraseña y estará lista. Esto funciona una sola vez, hasta ${until ?? ''}.`,
+        'Si no has sido tú, no hagas nada: no habrá ninguna cuenta.',
+      ],
+      press: 'Elegir una contraseña',
+    },
+    known: {
+      subject: ({ institution }) => `Ya tienes una cuenta en ${institution}`,
+      lines: ({ institution }) => [
+        `Alguien, esperamos que tú, quería crear una cuenta en ${institution} con esta dirección. Ya existe una.`,
+        'Entra con ella. Si ya no sabes la contraseña, allí puedes poner una nueva.',
+      ],
+      press: 'Entrar',
+    },
+    reset: {
+      subject: () => 'Una contraseña nueva',
+      lines: ({ institution, until }) => [
+        `Alguien, esperamos que tú, quiere una contraseña nueva para tu cuenta en ${institution}.`,
+        `Esto funciona una sola vez, hasta ${until ?? ''}. Quien haya entrado con la anterior saldrá entonces.`,
+        'Si no has sido tú, no hagas nada: tu contraseña sigue igual.',
+      ],
+      press: 'Poner una contraseña nueva',
+    },
+    invitation: {
+      subject: ({ course }) => `Invitación a ${course ?? ''}`,
+      lines: ({ by, course, institution, role, description, until }) => [
+        `${by ?? ''} te invita a «${course ?? ''}» en ${institution}, como ${role}.`,
+        description ?? null,
+        until === undefined ? null : `La invitación vale hasta ${until}.`,
+      ],
+      press: 'Mirar el curso y entrar en él',
+    },
+    offer: {
+      subject: ({ course }) => `Una plaza para ti en ${course ?? ''}`,
+      lines: ({ course, until }) => [
+        `Esperabas una plaza en «${course ?? ''}». Ahora hay una libre, y está guardada para ti.`,
+        `Tómala antes de ${until ?? ''}; después pasa a quien sigue.`,
+      ],
+      press: 'Tomar la plaza',
+    },
+    asked: {
+      subject: ({ by, course }) => `${by ?? ''} pide entrar en ${course ?? ''}`,
+      lines: ({ by, course, question, answer }) => [
+        `${by ?? ''} pide entrar en «${course ?? ''}».`,
+        question === undefined ? null : `${question}\n${answer ?? ''}`,
+      ],
+      press: 'Responder',
+    },
+    accepted: {
+      subject: ({ course }) => `Ya estás en ${course ?? ''}`,
+      lines: ({ course }) => [`Pediste entrar en «${course ?? ''}». La respuesta es sí: ya estás dentro.`],
+      press: 'Abrir el curso',
+    },
+    refused: {
+      subject: ({ course }) => `Tu solicitud para ${course ?? ''}`,
+      lines: ({ course, reason }) => [
+        `Pediste entrar en «${course ?? ''}». La respuesta es no, por este motivo:`,
+        reason ?? null,
+      ],
+      press: 'Mirar el curso',
+    },
+    in_line: {
+      subject: ({ course }) => `Estás en la lista de espera de ${course ?? ''}`,
+      lines: ({ course }) => [
+        `Pediste entrar en «${course ?? ''}». La respuesta es sí, pero no quedan plazas: estás en la lista de espera. Te escribiremos en cuanto haya una.`,
+      ],
+      press: 'Ver tu puesto en la lista',
+    },
+  },
+};

@@ -1,0 +1,89 @@
+/** Who waits for a seat: a free one is offered to the next at once, and offered further when nobody takes it in time. */
+import { planCourse } from '@itinerary/core';
+import type { Course } from '@itinerary/core';
+import { offersDue, wayOf } from '@itinerary/core/people';
+import type { SwitchedWay } from '@itinerary/core';
+import { announce } from '../../db/announce.ts';
+import { loadCourse } from '../../db/course-rows.ts';
+import type { LoadedCourse } from '../../db/course-rows.ts';
+import { CourseRow, HeldSeatRow, MemberRow, PersonRow, WaitingRow } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { post } from '../mail/post.ts';
+import { EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
+
+const HOUR_MS = 3_600_000;
+
+/**
+ * Under the course's lock. Whoever comes by themselves is asked for after those who wait, so that it does not matter
+ * whether a job has been quicker.
+ *
+ * @returns how many seats were offered
+ */
+export async function moveUp(em: EntityManager, { course, row }: LoadedCourse, now: string): Promise<number> {
+  const courseId = course.id;
+  const at = Date.parse(now);
+  await atInstant(em, at);
+  await em.nativeDelete(HeldSeatRow, { courseId, lapsesAt: { $lte: at } });
+  const waiting = await em.find(WaitingRow, { courseId });
+  if (waiting.length === 0) return 0;
+  const ids = waiting.map(({ personId }) => personId);
+  const people = new Map((await em.find(PersonRow, { id: { $in: ids } })).map((one) => [one.id, one]));
+  const rows = await em.find(MemberRow, { courseId, personId: { $in: ids } });
+  const members = new Map(rows.map((one) => [one.personId, one]));
+  const byWay = new Map(waiting.map(({ personId, way }) => [personId, way]));
+  const plan = planCourse(course);
+  const due = offersDue(
+    await joinCourse(em, plan, at),
+    (person) => {
+      const hand = { ...EMPTY_HANDED, hasLink: byWay.get(person) === 'link' };
+      return joinerOf(people.get(person) ?? null, members.get(person) ?? null, hand);
+    },
+    (kind) => wayOf(plan, kind as SwitchedWay),
+    at,
+  );
+  const lapsesAt = at + course.answerHours * HOUR_MS;
+  for (const { person, way } of due) {
+    await em.nativeDelete(WaitingRow, { courseId, personId: person });
+    em.persist(em.create(HeldSeatRow, { courseId, holder: person, kind: 'offer', way, lapsesAt }));
+    await em.flush();
+    const whom = people.get(person);
+    if (whom?.address == null) continue;
+    const facts = {
+      ...factsOf(course),
+      until: new Date(lapsesAt).toISOString(),
+      path: `/join/to/${courseId}`,
+    };
+    const letter = { kind: 'offer' as const, address: whom.address, lang: whom.lang, facts };
+    await post(em, { ...letter, institutionId: row.institutionId, courseId }, now);
+  }
+  if (due.length > 0) await announce(em, { course: courseId, seq: row.seq });
+  return due.length;
+}
+
+/** What letters about a course say of it. */
+export const factsOf = ({ title, dates }: Course): { course: string; zone: string } => ({
+  course: title,
+  zone: dates.zone,
+});
+
+/** The database counts kept seats at the instant at which the transaction acts, whatever clock that is by. */
+export async function atInstant(em: EntityManager, at: number): Promise<void> {
+  await em.execute(`select set_config('itinerary.at', ?, true)`, [String(at)]);
+}
+
+export async function moveUpCourse(em: EntityManager, courseId: string, now: string): Promise<void> {
+  await em.transactional(async (inner) => {
+    const loaded = await loadCourse(inner, courseId, true);
+    if (loaded !== null) await moveUp(inner, loaded, now);
+  });
+}
+
+/** Whatever has changed by itself: offers that have lapsed, windows that have opened. */
+export async function sweepLines(em: EntityManager, now: string): Promise<void> {
+  const found = await em.execute<{ id: string }[]>(
+    `select course_id as id from waiting union select course_id from held_seat where lapses_at <= ? order by id`,
+    [Date.parse(now)],
+  );
+  const courses = await em.find(CourseRow, { id: { $in: found.map(({ id }) => id) } }, { fields: ['id'] });
+  for (const { id } of courses) await moveUpCourse(em.fork(), id, now);
+}
