@@ -61,7 +61,7 @@ export interface Composed {
 
 /** With the zone's short name: whoever reads it may be elsewhere. */
 function moment(instant: string, zone: string, lang: string): string {
-  return new Intl.DateTimeFormat(lang, {
+  return new Intl.DateTimeFormat(lang === 'en' ? 'en-GB' : lang, {
     dateStyle: 'full',
     timeStyle: 'short',
     timeZone: zone,

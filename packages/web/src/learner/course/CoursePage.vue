@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Where one arrives who opens a course: its home page, or wherever the course sends them. */
 import type { ItemView, SectionView } from '@itinerary/core';
-import { computed, inject, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, inject, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { dayIn } from '../../words/dates.ts';
 import { setTitle } from '../../words/page-title.ts';
@@ -17,6 +17,8 @@ import { COURSE_FRAME } from '../shell/frame.ts';
 import { useAnswer } from '../../api/use-answer.ts';
 import VisitForm from './VisitForm.vue';
 
+/** Of those who are in the course nobody waits for it. */
+const JoinHere = defineAsyncComponent(() => import('../join/JoinHere.vue'));
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
@@ -84,8 +86,17 @@ watch(state, (now) => {
       @open="router.push(hrefFor($event))"
       @section="router.push(sectionHrefFor($event))"
     >
-      <template #visit><VisitForm v-if="answer.course.asks" :course-id="courseId" @in="reload" /></template>
+      <template #visit>
+        <JoinHere v-if="!answer.isMember" :course-id="courseId" class="join" />
+        <VisitForm v-if="answer.course.asks" :course-id="courseId" @in="reload" />
+      </template>
     </CourseFace>
   </main>
   <LoadState v-else :state="isLeaving ? 'loading' : state" @again="reload" />
 </template>
+
+<style scoped>
+.join {
+  margin-top: 14px;
+}
+</style>

@@ -4,37 +4,19 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { useSession } from '../../stores/session.ts';
 import { LEAST_PASSWORD } from '../../stores/passwords.ts';
-import { useProblemSentence } from '../../words/problems.ts';
 
-const props = defineProps<{ invitedBy: string }>();
-const emit = defineEmits<{ made: [] }>();
+defineProps<{ isUnderWay: boolean }>();
+/** Whoever is in has no account to make: what follows is the page's to do. */
+const emit = defineEmits<{ make: [name: string, password: string] }>();
 const { t } = useI18n();
-const session = useSession();
-const sentence = useProblemSentence();
 const name = ref('');
 const password = ref('');
-const failure = ref<string | null>(null);
-const isUnderWay = ref(false);
 const isShort = computed(() => password.value !== '' && password.value.length < LEAST_PASSWORD);
-
-async function make(): Promise<void> {
-  failure.value = null;
-  isUnderWay.value = true;
-  try {
-    await session.byInvitation(props.invitedBy, name.value.trim(), password.value);
-    emit('made');
-  } catch (error) {
-    failure.value = sentence(error);
-  } finally {
-    isUnderWay.value = false;
-  }
-}
 </script>
 
 <template>
-  <form class="account" @submit.prevent="make">
+  <form class="account" @submit.prevent="emit('make', name.trim(), password)">
     <VTextField v-model="name" :label="t('learner.join.name')" autocomplete="name" maxlength="200" required />
     <VTextField
       v-model="password"
@@ -45,7 +27,6 @@ async function make(): Promise<void> {
       :aria-invalid="isShort"
       required
     />
-    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <PushButton
       weight="main"
       type="submit"
@@ -67,9 +48,5 @@ async function make(): Promise<void> {
 
 .account > :deep(.v-input) {
   width: 100%;
-}
-
-.failure {
-  color: var(--blocker);
 }
 </style>

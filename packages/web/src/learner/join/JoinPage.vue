@@ -48,10 +48,6 @@ async function load(isAnew: boolean): Promise<void> {
   }
 }
 watch([code, course], () => load(true), { immediate: true });
-watch(
-  () => session.person?.id,
-  () => load(false),
-);
 
 const days = computed(() => {
   const shown = page.value?.course;

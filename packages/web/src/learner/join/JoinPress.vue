@@ -57,7 +57,10 @@ const says = computed(() => {
     if (until !== null) return t('learner.join.until', { until });
     return isRequest.value ? t('learner.join.lead2') : '';
   }
-  if (now.can === 'wait') return t(`learner.join.${now.isIn ? 'place' : 'wait'}`, { place: now.place });
+  if (now.can === 'wait') {
+    const wait = isRequest.value ? 'waitAsk' : 'wait';
+    return t(`learner.join.${now.isIn ? 'place' : wait}`, { place: now.place });
+  }
   if (now.because === 'not_for') {
     // Who they are is not known before they have signed in.
     if (!isHere.value) return t('learner.join.notKnown');
@@ -96,14 +99,19 @@ async function come(): Promise<JoinedAnswer> {
   const body = { way: way.value.way, answer: answer.value.trim() === '' ? null : answer.value };
   return ask('POST /api/join/to/{course}', { params: { course: props.page.course.id }, body });
 }
-const join = (): Promise<void> =>
+async function comeIn(): Promise<void> {
+  const { course, is } = await come();
+  if (is === 'in') await router.push(`/courses/${course}`);
+  else {
+    said.value = t(is === 'asked' ? 'learner.join.askedNow' : 'learner.join.waited');
+    emit('changed');
+  }
+}
+const join = (): Promise<void> => attempt(comeIn);
+const makeAndJoin = (name: string, password: string): Promise<void> =>
   attempt(async () => {
-    const { course, is } = await come();
-    if (is === 'in') await router.push(`/courses/${course}`);
-    else {
-      said.value = t(is === 'asked' ? 'learner.join.askedNow' : 'learner.join.waited');
-      emit('changed');
-    }
+    await session.byInvitation(props.by ?? '', name, password);
+    await comeIn();
   });
 const leave = (): Promise<void> =>
   attempt(async () => {
@@ -124,7 +132,7 @@ const leave = (): Promise<void> =>
     <RouterLink v-if="isIn" class="button main" :to="`/courses/${page.course.id}`">
       {{ t('learner.join.open') }}
     </RouterLink>
-    <InvitedAccount v-else-if="makesAccount" :invited-by="by ?? ''" @made="join" />
+    <InvitedAccount v-else-if="makesAccount" :is-under-way="isUnderWay" @make="makeAndJoin" />
     <p v-else-if="!isHere && (can.can !== 'no' || can.because === 'not_for')" class="acts">
       <RouterLink class="button main" :to="{ path: '/sign-in', query: onward }">
         {{ t('learner.join.signIn') }}

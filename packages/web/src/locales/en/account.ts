@@ -31,7 +31,7 @@ export default {
     title: 'Your account',
     name: 'Name',
     address: 'Mail address',
-    letters: 'Letters to you come in the language that you choose above.',
+    letters: 'Letters to you come in the language that you choose in the menu of your account.',
     password: 'Change the password',
     old: 'Password now',
     new: 'New password, {least} characters or more',

@@ -171,6 +171,7 @@ export default {
     notKnown: 'Not everybody may join by this code. Sign in to see whether you may.',
     place: 'You are number {place} in the line. We write to you when a seat is free for you.',
     wait: 'Every seat is taken. You can wait in the line; you would be number {place}.',
+    waitAsk: 'Every seat is taken. If the answer is yes, you wait in the line, as number {place} for now.',
     enter: 'Join the line',
     noLonger: 'Leave the line',
     offered: 'A seat is kept for you until {until}.',

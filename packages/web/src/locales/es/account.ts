@@ -31,7 +31,7 @@ export default {
     title: 'Tu cuenta',
     name: 'Nombre',
     address: 'Correo electrónico',
-    letters: 'Las cartas te llegan en el idioma que eliges arriba.',
+    letters: 'Las cartas te llegan en el idioma que eliges en el menú de tu cuenta.',
     password: 'Cambiar la contraseña',
     old: 'Contraseña actual',
     new: 'Contraseña nueva, de {least} caracteres o más',

@@ -171,6 +171,8 @@ export default {
     notKnown: 'No todo el mundo puede entrar con este código. Inicia sesión para ver si puedes.',
     place: 'Eres el número {place} de la lista. Te escribimos cuando haya una plaza para ti.',
     wait: 'Todas las plazas están ocupadas. Puedes esperar en la lista; serías el número {place}.',
+    waitAsk:
+      'Todas las plazas están ocupadas. Si la respuesta es sí, esperas en la lista, por ahora como número {place}.',
     enter: 'Ponerse en la lista',
     noLonger: 'Salir de la lista',
     offered: 'Hay una plaza guardada para ti hasta {until}.',

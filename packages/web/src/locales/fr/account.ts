@@ -31,7 +31,7 @@ export default {
     title: 'Votre compte',
     name: 'Nom',
     address: 'Adresse de courriel',
-    letters: 'Les lettres vous viennent dans la langue choisie ci-dessus.',
+    letters: 'Les lettres vous viennent dans la langue choisie dans le menu de votre compte.',
     password: 'Changer le mot de passe',
     old: 'Mot de passe actuel',
     new: 'Nouveau mot de passe, {least} caractères ou plus',

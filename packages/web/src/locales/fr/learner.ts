@@ -176,6 +176,8 @@ export default {
     notKnown: 'Tout le monde ne peut pas entrer par ce code. Connectez-vous pour voir si vous le pouvez.',
     place: 'Vous êtes au rang {place} de la file. Nous vous écrivons quand une place est libre pour vous.',
     wait: 'Toutes les places sont prises. Vous pouvez attendre dans la file, au rang {place}.',
+    waitAsk:
+      'Toutes les places sont prises. Si la réponse est oui, vous attendez dans la file, au rang {place} pour l’instant.',
     enter: 'Entrer dans la file',
     noLonger: 'Quitter la file',
     offered: 'Une place vous est gardée jusqu’au {until}.',

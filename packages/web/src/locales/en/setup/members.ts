@@ -56,6 +56,7 @@ export default {
         yes: 'Whoever knows of the course asks to join it, and you say yes or no.',
         yesUntil: 'Whoever knows of the course asks to join it until {until}, and you say yes or no.',
       },
+      waitAsk: 'Every seat is taken: whoever is told yes now waits in the line.',
       wait: 'Every seat is taken: whoever comes now waits in the line.',
       off: 'Nobody joins by it: it is off.',
       draft: 'Nobody joins yet: the course is a draft.',

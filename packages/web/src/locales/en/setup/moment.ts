@@ -1,14 +1,14 @@
 export default {
   titles: {
     until: 'Until when {title} is open | Until when {title} are open',
-    ofWayOpens: 'As soon as the course is live',
-    ofWayUntil: 'It is not closed',
     due: 'When {title} is due | When {title} are due',
     held: 'When {title} is held | When {title} are held',
     opens: 'When {title} opens | When {title} open',
   },
   way: 'Measured from what',
   none: {
+    ofWayOpens: 'As soon as the course is live',
+    ofWayUntil: 'It is not closed',
     until: 'It stays open',
     ofCourse: 'It stays up',
     due: 'No due moment',

@@ -56,6 +56,7 @@ export default {
         yes: 'Quien conoce el curso pide entrar, y tú dices sí o no.',
         yesUntil: 'Quien conoce el curso pide entrar hasta {until}, y tú dices sí o no.',
       },
+      waitAsk: 'Todas las plazas están ocupadas: quien recibe un sí ahora espera en la lista.',
       wait: 'Todas las plazas están ocupadas: quien llega ahora espera en la lista.',
       off: 'Nadie entra así: está desactivado.',
       draft: 'Nadie entra todavía: el curso es un borrador.',

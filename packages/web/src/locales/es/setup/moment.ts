@@ -1,14 +1,14 @@
 export default {
   titles: {
     until: 'Hasta cuándo está abierto {title} | Hasta cuándo están abiertos {title}',
-    ofWayOpens: 'En cuanto el curso se abre',
-    ofWayUntil: 'No se cierra',
     due: 'Cuándo se entrega {title} | Cuándo se entregan {title}',
     held: 'Cuándo se celebra {title} | Cuándo se celebran {title}',
     opens: 'Cuándo se abre {title} | Cuándo se abren {title}',
   },
   way: 'Medido desde qué',
   none: {
+    ofWayOpens: 'En cuanto el curso se abre',
+    ofWayUntil: 'No se cierra',
     until: 'Queda abierto',
     ofCourse: 'Queda puesto',
     due: 'Sin plazo',

@@ -56,6 +56,7 @@ export default {
         yes: 'Qui connaît le cours demande à y entrer, et vous dites oui ou non.',
         yesUntil: 'Qui connaît le cours demande à y entrer jusqu’au {until}, et vous dites oui ou non.',
       },
+      waitAsk: 'Toutes les places sont prises : à qui l’on dit oui maintenant, il attend dans la file.',
       wait: 'Toutes les places sont prises : qui vient maintenant attend dans la file.',
       off: 'Personne n’entre ainsi : c’est fermé.',
       draft: 'Personne n’entre encore : le cours est un brouillon.',

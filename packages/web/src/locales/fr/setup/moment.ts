@@ -1,14 +1,14 @@
 export default {
   titles: {
     until: 'Jusqu’à quand {title} est ouvert | Jusqu’à quand {title} sont ouverts',
-    ofWayOpens: 'Dès que le cours est ouvert',
-    ofWayUntil: 'Il n’est pas fermé',
     due: 'Quand {title} est à rendre | Quand {title} sont à rendre',
     held: 'Quand {title} a lieu | Quand {title} ont lieu',
     opens: 'Quand {title} ouvre | Quand {title} ouvrent',
   },
   way: 'Compté à partir de quoi',
   none: {
+    ofWayOpens: 'Dès que le cours est ouvert',
+    ofWayUntil: 'Il n’est pas fermé',
     until: 'Cela reste ouvert',
     ofCourse: 'Cela reste affiché',
     due: 'Pas d’échéance',

@@ -137,8 +137,8 @@ async function sendRight(): Promise<void> {
               t('setup.members.ways.invited.sentTimes', { when: at(one.sentAt), count: one.times }, one.times)
             }}
           </td>
-          <td class="row-acts">
-            <template v-if="isOpen(one) && !plan.isReadonly">
+          <td>
+            <div v-if="isOpen(one) && !plan.isReadonly" class="row-acts">
               <PushButton
                 v-if="one.state === 'bounced'"
                 small
@@ -164,7 +164,7 @@ async function sendRight(): Promise<void> {
               >
                 {{ t('setup.members.ways.invited.withdraw') }}
               </PushButton>
-            </template>
+            </div>
           </td>
         </tr>
       </PlainTable>

@@ -54,7 +54,9 @@ export function useWaySentence(
     if (now === null) return '';
     const zone = plan.course?.dates.zone ?? 'UTC';
     const until = 'until' in now && now.until !== null ? when(now.until, zone) : null;
-    if (now.can === 'wait') return t('setup.members.ways.says.wait');
+    if (now.can === 'wait') {
+      return t(`setup.members.ways.says.${kind() === 'request' ? 'waitAsk' : 'wait'}`);
+    }
     if (now.can === 'yes') {
       const says = `setup.members.ways.says.${kind()}`;
       return until === null ? t(`${says}.yes`) : t(`${says}.yesUntil`, { until });

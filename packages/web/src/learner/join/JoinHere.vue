@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** On the page of a course that somebody is not in: how they come in, where there is a way for them. */
+import type { JoinPageAnswer } from '@itinerary/contract';
+import { computed, shallowRef } from 'vue';
+import { ask } from '../../api/client.ts';
+import { useLive } from '../../stores/live.ts';
+import JoinPress from './JoinPress.vue';
+
+const props = defineProps<{ courseId: string }>();
+const page = shallowRef<JoinPageAnswer | null>(null);
+/** The page is there without it: what does not come now comes with the next that is told. */
+const read = (): Promise<void> =>
+  ask('GET /api/join/to/{course}', { params: { course: props.courseId } }).then(
+    (answer) => {
+      page.value = answer;
+    },
+    () => undefined,
+  );
+void read();
+useLive(() => void read());
+
+/** Of a way that there is not, or that will never be theirs, nothing is said here. */
+const SILENT: readonly string[] = ['off', 'absent', 'archived', 'draft', 'in'];
+const isOpen = computed(() => {
+  const first = page.value?.ways[0]?.answer;
+  if (first === undefined) return false;
+  return first.can !== 'no' || !SILENT.includes(first.because);
+});
+</script>
+
+<template>
+  <JoinPress v-if="page !== null && isOpen" :page="page" :by="null" @changed="read" />
+</template>
