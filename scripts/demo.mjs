@@ -9,7 +9,7 @@ import { DATA, SERVER_DIST, WEB_DIST } from './lib/paths.mjs';
 import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
 import { run, say, stop } from './lib/say.mjs';
 import { sessionSecret } from './lib/secrets.mjs';
-import { startLetterBox } from './lib/stand-ins.mjs';
+import { startStandIns } from './lib/stand-ins.mjs';
 
 function wantedPort() {
   const text = process.env.PORT ?? '4600';
@@ -25,13 +25,6 @@ const probe = (port) =>
     server.once('error', reject);
     server.listen(port, '127.0.0.1', () => server.close(resolve));
   });
-
-/** The page of a stand-in is where one looks for it, or anywhere: it is said in the end. */
-const pagePort = (port) =>
-  probe(port).then(
-    () => port,
-    () => null,
-  );
 
 function checkPort(port) {
   return probe(port).catch((error) => {
@@ -57,20 +50,20 @@ await run(async () => {
 
   let database = null;
   let server = null;
-  let letterBox = null;
+  let standIns = null;
   const close = closeOnEnd(async () => {
     say('Stopping');
     await end(server);
-    await end(letterBox?.child ?? null);
+    await standIns?.stop();
     await database?.stop();
   });
   try {
     database = await demoDatabase();
     await buildServer();
     await buildWeb();
-    letterBox = await startLetterBox({ at: await pagePort(port + 10), file: join(DATA, 'letters.jsonl') });
+    standIns = await startStandIns({ at: port + 10, folder: DATA });
     const env = {
-      ...letterBox.env,
+      ...standIns.env,
       DATABASE_URL: database.url,
       SESSION_SECRET: sessionSecret(),
       ITINERARY_DEMO: '1',
@@ -88,7 +81,7 @@ await run(async () => {
       ownGroup: true,
     });
     console.log(
-      `\nItinerary is ready at http://127.0.0.1:${port}\nIts letters are to be read at ${letterBox.url}\n(Ctrl-C stops it; the data stays.)`,
+      `\nItinerary is ready at http://127.0.0.1:${port}\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}\n(Ctrl-C stops it; the data stays.)`,
     );
     const code = await new Promise((resolve) => server.once('exit', resolve));
     if (code !== 0 && code !== null) {

@@ -9,7 +9,7 @@ import { freePort } from './lib/postgres.mjs';
 import { closeOnEnd, command, end, needNode, service } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
 import { sessionSecret } from './lib/secrets.mjs';
-import { startLetterBox } from './lib/stand-ins.mjs';
+import { startStandIns } from './lib/stand-ins.mjs';
 
 await run(async () => {
   needNode();
@@ -18,20 +18,20 @@ await run(async () => {
   let database = null;
   let server = null;
   let vite = null;
-  let letterBox = null;
+  let standIns = null;
   const close = closeOnEnd(async () => {
     await end(vite);
     await end(server);
-    await end(letterBox?.child ?? null);
+    await standIns?.stop();
     await database?.stop();
   });
   try {
     database = await demoDatabase();
     const port = await freePort();
     await buildServer();
-    letterBox = await startLetterBox({ file: join(DATA, 'letters.jsonl') });
+    standIns = await startStandIns({ folder: DATA });
     const env = {
-      ...letterBox.env,
+      ...standIns.env,
       ITINERARY_SITE: 'http://127.0.0.1:4601',
       DATABASE_URL: database.url,
       SESSION_SECRET: sessionSecret(),
@@ -53,7 +53,7 @@ await run(async () => {
       ownGroup: true,
     });
     console.log(
-      `\nItinerary with hot reload is at http://127.0.0.1:4601\nIts letters are to be read at ${letterBox.url}\n(Ctrl-C stops it; the data stays.)`,
+      `\nItinerary with hot reload is at http://127.0.0.1:4601\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}\n(Ctrl-C stops it; the data stays.)`,
     );
     await new Promise((resolve) => vite.once('exit', resolve));
   } finally {

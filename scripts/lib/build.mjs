@@ -101,6 +101,7 @@ export function buildServer() {
     'tools/course-file.ts',
     'text/cleaning-worker.ts',
     'standins/letter-box.ts',
+    'standins/pay-desk.ts',
   ].map((entry) => `packages/server/src/${entry}`);
   return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () =>
     bundle(entries, SERVER_DIST),

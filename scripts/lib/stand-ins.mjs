@@ -1,15 +1,69 @@
 // Small servers on this machine alone, in place of services outside: they ship with the product.
+import { randomBytes } from 'node:crypto';
+import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { SERVER_DIST } from './paths.mjs';
 import { freePort } from './postgres.mjs';
-import { service } from './processes.mjs';
+import { end, service } from './processes.mjs';
+
+/**
+ * All of them, each with what the server has to know of it.
+ *
+ * @param at the port of the first page, the others after it; null: any that are free
+ * @param folder where they keep what they take; undefined: in memory alone
+ */
+export async function startStandIns({ at = null, folder } = {}) {
+  const file = (name) => (folder === undefined ? undefined : join(folder, name));
+  const letterBox = await startLetterBox({ at: await pagePort(at), file: file('letters.jsonl') });
+  const payDesk = await startPayDesk({
+    at: await pagePort(at === null ? null : at + 1),
+    file: file('payments.jsonl'),
+  });
+  return {
+    env: { ...letterBox.env, ...payDesk.env },
+    letterBox,
+    payDesk,
+    stop: async () => {
+      await end(letterBox.child);
+      await end(payDesk.child);
+    },
+  };
+}
+
+/** Where one looks for it, or anywhere: it is said in the end. */
+async function pagePort(port) {
+  if (port === null) return null;
+  const isFree = await new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+  return isFree ? port : null;
+}
+
+async function startPayDesk({ at, file }) {
+  const port = at ?? (await freePort());
+  const secret = randomBytes(24).toString('hex');
+  const env = {
+    PAY_DESK_PORT: String(port),
+    PAY_DESK_SECRET: secret,
+    ...(file === undefined ? {} : { PAY_DESK_FILE: file }),
+  };
+  const child = await service('The payment desk', process.execPath, [join(SERVER_DIST, 'pay-desk.js')], {
+    env,
+    ready: /payment desk at/,
+    ownGroup: true,
+  });
+  const url = `http://127.0.0.1:${port}`;
+  return { child, url, env: { ITINERARY_DESK: url, ITINERARY_DESK_SECRET: secret } };
+}
 
 /**
  * @param at the port of its page; null: any that is free
  * @param file where it keeps what it takes; undefined: in memory alone
  * @returns the process, where its page is, and what the server has to know of it
  */
-export async function startLetterBox({ at = null, file } = {}) {
+async function startLetterBox({ at = null, file } = {}) {
   const [page, smtp, returns] = [at ?? (await freePort()), await freePort(), await freePort()];
   const env = {
     LETTER_BOX_PORT: String(page),

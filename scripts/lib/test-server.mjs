@@ -6,7 +6,7 @@ import { SERVER_DIST, WEB_DIST } from './paths.mjs';
 import { freePort, startPostgres } from './postgres.mjs';
 import { command, end, service } from './processes.mjs';
 import { say } from './say.mjs';
-import { startLetterBox } from './stand-ins.mjs';
+import { startStandIns } from './stand-ins.mjs';
 
 /** Without the parts of a browser that nobody sees here: they cost as much as the page itself. */
 const SHELL = '/usr/bin/chromium-headless-shell';
@@ -48,9 +48,9 @@ export async function startTestServer(postgres) {
   await postgres.createDatabase(database, TEMPLATE);
   const port = await freePort();
   const main = join(SERVER_DIST, 'main.js');
-  const letterBox = await startLetterBox();
+  const standIns = await startStandIns();
   const env = {
-    ...letterBox.env,
+    ...standIns.env,
     DATABASE_URL: postgres.url(database),
     SESSION_SECRET: 'only for tests',
     ITINERARY_DEMO: '1',
@@ -72,12 +72,13 @@ export async function startTestServer(postgres) {
     ...env,
     E2E_URL: `http://127.0.0.1:${port}`,
     E2E_SERVER: main,
-    E2E_LETTERS: letterBox.url,
+    E2E_LETTERS: standIns.letterBox.url,
+    E2E_DESK: standIns.payDesk.url,
     CHROME_PATH: chromium(),
   };
   const stop = async () => {
     await end(server);
-    await end(letterBox.child);
+    await standIns.stop();
   };
   return { stop, env: forBrowser };
 }

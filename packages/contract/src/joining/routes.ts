@@ -8,7 +8,9 @@ import {
   decideSchema,
   invitedActSchema,
   inviteSchema,
+  noticeSchema,
   outOfLineSchema,
+  paymentParams,
   waysInSchema,
 } from './ways-schemas.ts';
 
@@ -127,5 +129,23 @@ export const JOINING_ROUTES = {
     body: invitedActSchema,
     status: 200,
     answer: waysInSchema,
+  },
+  giveBack: {
+    method: 'post',
+    path: '/api/courses/{course}/ways/payments/{payment}/back',
+    access: 'members',
+    summary: 'Give back what somebody has paid; they leave the course',
+    params: paymentParams,
+    body: z.strictObject({}),
+    status: 200,
+    answer: waysInSchema,
+  },
+  paymentNotice: {
+    method: 'post',
+    path: '/api/payments/notice',
+    access: 'anyone',
+    summary: 'What became of a payment, told and signed by the payment desk',
+    body: noticeSchema,
+    status: 204,
   },
 } as const satisfies Readonly<Record<string, Route>>;

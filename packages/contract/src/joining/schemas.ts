@@ -27,7 +27,7 @@ export const joinAnswerSchema = z.discriminatedUnion('can', [
 export type JoinAnswerSent = DeepReadonly<z.infer<typeof joinAnswerSchema>>;
 
 /** Ways by which people come themselves. */
-export const openWaySchema = z.enum(['link', 'invitation', 'request']);
+export const openWaySchema = z.enum(['link', 'invitation', 'request', 'paying']);
 export type OpenWay = z.infer<typeof openWaySchema>;
 
 /** What whoever has the code is told of the course before they join: no more than its public page would say. */
@@ -55,6 +55,8 @@ export const joinPageSchema = z.object({
       answer: joinAnswerSchema,
       /** To be answered by whoever asks to join. */
       question: z.string().nullable(),
+      /** What it costs them, in the smallest unit; null: nothing is asked. `until` (ms): it is more from then on. */
+      price: z.object({ amount: z.int(), currency: z.string(), until: z.number().nullable() }).nullable(),
       /** A seat is kept for them; `answer.until` says how long. */
       isOffered: z.boolean(),
     }),
@@ -84,6 +86,10 @@ export const joinBySchema = z.strictObject({
   answer: storableSchema.trim().min(1).max(MAX_ANSWER).nullable().default(null),
 });
 export type JoinBy = DeepReadonly<z.infer<typeof joinBySchema>>;
-/** What has come of it: in the course, in a line, or asked of its staff. */
-export const joinedSchema = z.object({ course: z.string(), is: z.enum(['in', 'waiting', 'asked']) });
+/** What has come of it: in the course, in a line, asked of its staff, or to be paid at `page`. */
+export const joinedSchema = z.object({
+  course: z.string(),
+  is: z.enum(['in', 'waiting', 'asked', 'paying']),
+  page: z.string().nullable(),
+});
 export type JoinedAnswer = DeepReadonly<z.infer<typeof joinedSchema>>;

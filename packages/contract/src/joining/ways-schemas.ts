@@ -1,5 +1,5 @@
 /** What staff see and do of the ways in: the code, who came by which, who waits, who asks, who is invited. */
-import { storableSchema } from '@itinerary/core';
+import { idSchema, storableSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { WAYS } from '@itinerary/core/people';
 import { z } from 'zod';
@@ -67,6 +67,19 @@ export const waysInSchema = z.object({
       takenBy: z.string().nullable(),
     }),
   ),
+  /** The latest first. */
+  payments: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      /** In the smallest unit of the currency. */
+      amount: z.int(),
+      currency: z.string(),
+      state: z.enum(['begun', 'paid', 'refused', 'timed_out', 'late', 'taken_back']),
+      at: z.iso.datetime(),
+      receipt: z.int().nullable(),
+    }),
+  ),
   door: doorFactsSchema,
 });
 export type WaysInAnswer = DeepReadonly<z.infer<typeof waysInSchema>>;
@@ -88,6 +101,16 @@ export const decidedSchema = z.object({
   stopped: z.array(z.object({ person: z.string(), because: z.string() })),
 });
 export type DecidedAnswer = DeepReadonly<z.infer<typeof decidedSchema>>;
+export const paymentParams = z.object({ course: idSchema, payment: z.uuid() });
+/** As the payment desk tells it; `signature` is over all that it says. */
+export const noticeSchema = z.strictObject({
+  id: storableSchema.min(1).max(100),
+  reference: z.uuid(),
+  state: z.enum(['open', 'paid', 'refused', 'timed_out', 'taken_back']),
+  amount: z.int().min(0),
+  currency: storableSchema.max(3),
+  signature: storableSchema.max(100),
+});
 export const outOfLineSchema = z.strictObject({ people: peopleSchema });
 
 export const MAX_INVITED = 500;

@@ -5,6 +5,7 @@ import { z } from 'zod';
 
 export const doorFactsSchema = z.object({
   hasMail: z.boolean(),
+  hasDesk: z.boolean(),
   bounced: z.int(),
   /** For a week. */
   unanswered: z.int(),

@@ -49,15 +49,17 @@ export type {
   PausePolicy,
 } from './schema/dates-schema.ts';
 export {
+  MAX_AMOUNT,
   MAX_ANSWER_HOURS,
   MAX_DOMAINS,
   MAX_QUESTION,
   MAX_SEATS,
+  PRICED_KINDS,
   SHUT_WAY,
   SWITCHED_WAYS,
   domainSchema,
 } from './schema/joining-schema.ts';
-export type { SwitchedWay, WayIn } from './schema/joining-schema.ts';
+export type { Price, SwitchedWay, WayIn } from './schema/joining-schema.ts';
 export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
 export {
   changedBySchema,

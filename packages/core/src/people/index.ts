@@ -42,6 +42,8 @@ export type {
   Waiting,
   WayKind,
 } from './joining/joining.ts';
+export { amountWords, digitsOf, priceFor } from './joining/price.ts';
+export type { Priced } from './joining/price.ts';
 export { offersDue } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
 export { joinCourseOf, wayIn, wayOf } from './joining/of-course.ts';

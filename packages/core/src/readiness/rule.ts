@@ -30,6 +30,8 @@ export interface Finding {
 export interface DoorFacts {
   /** Letters can go out. */
   readonly hasMail: boolean;
+  /** People can pay. */
+  readonly hasDesk: boolean;
   /** Invitations that came back, and those that nobody has answered for a week. */
   readonly bounced: number;
   readonly unanswered: number;

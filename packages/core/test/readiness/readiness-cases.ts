@@ -9,6 +9,7 @@ import type {
   Item,
   Leads,
   OpeningRule,
+  Price,
   PlannedMoment,
   ReadinessFacts,
   TextFacts,
@@ -36,8 +37,15 @@ const withWays = (ways: Readonly<Record<string, Partial<WayIn>>>): Course => ({
     Object.entries(ways).map(([way, own]) => [way, { ...SHUT_WAY, on: true, ...own }]),
   ),
 });
+const PRICE: Price = {
+  currency: 'EUR',
+  amount: 12_000,
+  reduced: null,
+  byKind: { teaching: null, staff: null, learner: null, visitor: null },
+};
 const DOOR: DoorFacts = {
   hasMail: true,
+  hasDesk: true,
   bounced: 0,
   unanswered: 0,
   requests: 0,
@@ -387,6 +395,9 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
   ['invitations_open', withWays({ invitation: {} }), 'advice', { door: { ...DOOR, unanswered: 4 } }],
   ['requests_open', withWays({ request: {} }), 'advice', { door: { ...DOOR, requests: 3 } }],
   ['ungrouped', { ...ready(), groupWork: 'apart' }, 'advice', { door: { ...DOOR, ungrouped: 2 } }],
+  ['pays_nothing', withWays({ paying: {} }), 'advice'],
+  ['pays_nothing', withWays({ paying: { price: { ...PRICE, amount: 0 } } }), 'advice'],
+  ['pays_nothing', withWays({ paying: { price: PRICE } }), 'advice', { door: { ...DOOR, hasDesk: false } }],
   ['instructor_alone', ready(), 'advice', { learners: 40, door: { ...DOOR, instructors: 1 } }],
   ['menu_long', menu(...AREAS.map((area): Leads => ({ to: 'area', area }))), 'advice'],
   ['menu_twice', menu(SECTIONS, SECTIONS), 'advice'],

@@ -1,6 +1,7 @@
 /** Settings of one server process, from the environment. */
 import { join } from 'node:path';
 import type { Clock } from './clock.ts';
+import type { DeskSettings } from '../desk/payment-desk.ts';
 import type { MailSettings } from '../mail/carrier.ts';
 import { runningClock, standingClock, systemClock, toldClock } from './clock.ts';
 
@@ -22,6 +23,8 @@ export interface Config {
   readonly site: string;
   /** Null: letters wait until there is a mail service. */
   readonly mail: MailSettings | null;
+  /** Null: nobody pays here. */
+  readonly desk: DeskSettings | null;
   /** Jobs of the queue are done by this process. */
   readonly jobs: boolean;
   /** Every answer is held against the contract: for tests and developing, since it takes its time. */
@@ -49,6 +52,7 @@ export function readConfig(env: Environment): Config {
     secure: env['ITINERARY_SECURE'] === '1',
     site: siteOf(env['ITINERARY_SITE'] ?? `http://${env['HOST'] ?? '127.0.0.1'}:${port}`),
     mail: mailOf(env),
+    desk: deskOf(env),
     jobs: env['ITINERARY_JOBS'] !== '0',
     checksAnswers: env['ITINERARY_CHECK_ANSWERS'] === '1',
   };
@@ -73,6 +77,15 @@ function mailOf(env: Environment): MailSettings | null {
     throw new Error(`ITINERARY_RETURNS_PORT is "${returns ?? ''}"; expected a whole number up to 65535`);
   }
   return { smtp, from: env['ITINERARY_MAIL_FROM'] ?? 'itinerary@localhost', returnsPort };
+}
+
+function deskOf(env: Environment): DeskSettings | null {
+  const url = env['ITINERARY_DESK'];
+  if (url === undefined || url === '') return null;
+  if (!URL.canParse(url)) {
+    throw new Error(`ITINERARY_DESK is "${url}"; expected an address such as https://desk.example`);
+  }
+  return { url: url.replace(/\/+$/, ''), secret: required(env, 'ITINERARY_DESK_SECRET') };
 }
 
 /** `told`: the process that started this one says when it is later, by a message with the instant. */

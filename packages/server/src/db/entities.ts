@@ -2,6 +2,7 @@
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
 import { AccountKeyRow, LetterRow } from './account-entities.ts';
+import { PaymentRow } from './payment-entities.ts';
 import { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
 import type { Language } from './joining-entities.ts';
 import { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
@@ -265,6 +266,8 @@ export type NodeRecord = InferEntity<typeof NodeRow>;
 
 export { AccountKeyRow, LetterRow } from './account-entities.ts';
 export type { AccountKeyRecord, LetterRecord } from './account-entities.ts';
+export { PaymentRow } from './payment-entities.ts';
+export type { PaymentRecord, PaymentState } from './payment-entities.ts';
 export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
 export type {
   HeldSeatRecord,
@@ -283,6 +286,7 @@ export const ENTITIES = [
   JoinCodeRow,
   JoinRequestRow,
   LetterRow,
+  PaymentRow,
   WaitingRow,
   InstitutionRow,
   DepartmentRow,

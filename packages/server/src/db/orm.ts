@@ -18,6 +18,7 @@ import { Migration0011 } from './migrations/migration-0011.ts';
 import { Migration0012 } from './migrations/migration-0012.ts';
 import { Migration0013 } from './migrations/migration-0013.ts';
 import { Migration0014 } from './migrations/migration-0014.ts';
+import { Migration0015 } from './migrations/migration-0015.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -38,6 +39,7 @@ export const MIGRATIONS = [
   { name: '0012-lists-of-members', class: Migration0012 },
   { name: '0013-joining-by-code', class: Migration0013 },
   { name: '0014-lines-invitations-accounts', class: Migration0014 },
+  { name: '0015-payments', class: Migration0015 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

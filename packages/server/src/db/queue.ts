@@ -11,6 +11,10 @@ export interface Jobs {
     readonly lang: string;
     readonly onward: string | null;
   };
+  /** What became of a payment of which nothing has been heard. */
+  readonly ask_desk: { readonly payment: string };
+  /** The money of one that was paid when there was no seat any more. */
+  readonly pay_back: { readonly payment: string };
   readonly move_up: { readonly course: string };
 }
 export type JobName = keyof Jobs;
@@ -18,17 +22,19 @@ export type JobName = keyof Jobs;
 /** Tried again, ever more slowly: at the last for about four days. A mail service may be down for a weekend. */
 const MOST_TRIES = 30;
 
-/** @param key of those with one key that wait, one is left */
+/**
+ * @param key of those with one key that wait, one is left
+ * @param afterMs not before so many milliseconds have passed
+ */
 export async function addJob<Name extends JobName>(
   em: EntityManager,
   name: Name,
   told: Jobs[Name],
-  { key = null }: { readonly key?: string | null } = {},
+  { key = null, afterMs = 0 }: { readonly key?: string | null; readonly afterMs?: number } = {},
 ): Promise<void> {
-  await em.execute('select graphile_worker.add_job(?, ?::json, job_key => ?::text, max_attempts => ?)', [
-    name,
-    JSON.stringify(told),
-    key,
-    MOST_TRIES,
-  ]);
+  await em.execute(
+    `select graphile_worker.add_job(?, ?::json, job_key => ?::text, max_attempts => ?,
+       run_at => now() + ? * interval '1 millisecond')`,
+    [name, JSON.stringify(told), key, MOST_TRIES, afterMs],
+  );
 }

@@ -165,6 +165,8 @@ export async function writeDemoCollege(
 }
 
 const TABLES = [
+  'payment',
+  'receipt_count',
   'letter',
   'account_key',
   'invitation',

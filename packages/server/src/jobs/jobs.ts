@@ -5,12 +5,15 @@ import type { Logger as Log } from 'pino';
 import type { Config } from '../config/config.ts';
 import type { Jobs, JobName } from '../db/queue.ts';
 import type { Database } from '../db/orm.ts';
+import { PaymentRow } from '../db/entities.ts';
+import { openDesk } from '../desk/payment-desk.ts';
 import { openCarrier } from '../mail/carrier.ts';
 import type { Carrier } from '../mail/carrier.ts';
 import { openReturns } from '../mail/returns.ts';
 import type { Returns } from '../mail/returns.ts';
 import { accountLetter } from '../usecases/accounts/account-letter.ts';
 import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
+import { askDesk } from '../usecases/joining/paying/pay.ts';
 import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
 
 export interface RunningJobs {
@@ -24,6 +27,7 @@ export interface RunningJobs {
 type Tasks = { readonly [Name in JobName]: (told: Jobs[Name]) => Promise<void> };
 
 function tasksOf(config: Config, database: Database, carrier: Carrier | null): Tasks {
+  const desk = config.desk === null ? null : openDesk(config.desk);
   const now = (): string => config.clock.now();
   return {
     // Without a mail service letters wait until there is one.
@@ -32,6 +36,15 @@ function tasksOf(config: Config, database: Database, carrier: Carrier | null): T
       await sendLetter(database.em.fork(), carrier, config.site, letter, now());
     },
     account_letter: (told) => accountLetter(database.em.fork(), told, now()),
+    ask_desk: async ({ payment }) => {
+      if (desk !== null) await askDesk(database.em.fork(), desk, payment, now());
+    },
+    pay_back: async ({ payment }) => {
+      const found = await database.em.fork().findOne(PaymentRow, { id: payment });
+      if (found?.deskId == null) return;
+      if (desk === null) throw new Error('ITINERARY_DESK is not set: money waits to be given back');
+      await desk.payBack(found.deskId);
+    },
     move_up: ({ course }) => moveUpCourse(database.em.fork(), course, now()),
   };
 }

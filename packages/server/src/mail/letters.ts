@@ -1,5 +1,6 @@
 /** A letter as it is read: subject, plain text and HTML, in its reader's language. */
 import { escapeHtml } from '@itinerary/core';
+import { amountWords } from '@itinerary/core/people';
 import { AR } from './words/ar.ts';
 import { EN } from './words/en.ts';
 import { ES } from './words/es.ts';
@@ -15,6 +16,8 @@ export const LETTER_KINDS = [
   'accepted',
   'refused',
   'in_line',
+  'receipt',
+  'paid_back',
 ] as const;
 export type LetterKind = (typeof LETTER_KINDS)[number];
 
@@ -34,10 +37,19 @@ export interface LetterFacts {
   readonly reason?: string;
   readonly question?: string;
   readonly answer?: string;
+  /** In the smallest unit of the currency. */
+  readonly amount?: number;
+  readonly currency?: string;
+  readonly receipt?: number;
+  /** When it was paid. */
+  readonly on?: string;
 }
 
 /** What the words of a language fill in: moments are written out. */
-export type Filled = Omit<LetterFacts, 'path' | 'role'> & { readonly role: string };
+export type Filled = Omit<LetterFacts, 'path' | 'role' | 'amount'> & {
+  readonly role: string;
+  readonly amount?: string;
+};
 
 export interface LetterWords {
   readonly subject: (filled: Filled) => string;
@@ -78,11 +90,14 @@ export function compose(
   site: string,
 ): Composed {
   const words: MailWords = MAIL_WORDS[lang];
-  const { path, role, until, ...rest } = facts;
+  const { path, role, until, on, amount, ...rest } = facts;
+  const zone = facts.zone ?? 'UTC';
   const filled: Filled = {
     ...rest,
     role: words.roles[role ?? 'learner'],
-    ...(until === undefined ? {} : { until: moment(until, facts.zone ?? 'UTC', lang) }),
+    ...(until === undefined ? {} : { until: moment(until, zone, lang) }),
+    ...(on === undefined ? {} : { on: moment(on, zone, lang) }),
+    ...(amount === undefined ? {} : { amount: amountWords(amount, facts.currency ?? 'EUR', lang) }),
   };
   const { subject, lines, press } = words.letters[kind];
   const said: readonly string[] = lines(filled).filter((line) => line !== null);

@@ -2,12 +2,7 @@
 import { createServer } from 'node:http';
 import { openLetterBox } from './mail/letter-box.ts';
 import { letterBoxPage } from './mail/letter-box-page.ts';
-
-function portOf(name: string): number {
-  const port = Number(process.env[name]);
-  if (Number.isInteger(port) && port >= 1 && port <= 65_535) return port;
-  throw new Error(`${name} is "${process.env[name] ?? ''}"; expected a whole number from 1 to 65535`);
-}
+import { portOf } from './page.ts';
 
 async function main(): Promise<void> {
   const box = await openLetterBox({

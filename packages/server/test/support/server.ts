@@ -63,6 +63,7 @@ export async function serverOn(name: string, config: Partial<Config> = {}): Prom
     secure: false,
     site: 'http://itinerary.example',
     mail: null,
+    desk: null,
     // Done when a test says so.
     jobs: false,
     checksAnswers: true,

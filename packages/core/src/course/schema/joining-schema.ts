@@ -4,7 +4,7 @@ import { storableSchema } from './basics.ts';
 import { momentSchema } from './moment-schema.ts';
 
 /** Staff who add somebody need no switch; the others follow as they are built. */
-export const SWITCHED_WAYS = ['link', 'invitation', 'request'] as const;
+export const SWITCHED_WAYS = ['link', 'invitation', 'request', 'paying'] as const;
 export type SwitchedWay = (typeof SWITCHED_WAYS)[number];
 
 export const MAX_SEATS = 100_000;
@@ -19,6 +19,29 @@ export const MAX_QUESTION = 300;
 export const MAX_ANSWER_HOURS = 30 * 24;
 export const answerHoursSchema = z.int().min(1).max(MAX_ANSWER_HOURS);
 
+/** In the smallest unit of the currency. */
+export const MAX_AMOUNT = 100_000_000;
+export const amountSchema = z.int().min(0).max(MAX_AMOUNT);
+/** ISO 4217. */
+export const currencySchema = z.string().regex(/^[A-Z]{3}$/);
+/** What somebody is to the institution, as far as a price may ask. */
+export const PRICED_KINDS = ['teaching', 'staff', 'learner', 'visitor'] as const;
+
+export const priceSchema = z.strictObject({
+  currency: currencySchema,
+  amount: amountSchema,
+  /** For whoever pays in time. */
+  reduced: z.strictObject({ amount: amountSchema, until: momentSchema }).nullable(),
+  /** For some another amount, whatever the day is. */
+  byKind: z.strictObject({
+    teaching: amountSchema.nullable(),
+    staff: amountSchema.nullable(),
+    learner: amountSchema.nullable(),
+    visitor: amountSchema.nullable(),
+  }),
+});
+export type Price = z.infer<typeof priceSchema>;
+
 export const wayInSchema = z.strictObject({
   on: z.boolean(),
   /** Null: as soon as the course is live, and for as long. */
@@ -32,6 +55,8 @@ export const wayInSchema = z.strictObject({
   line: z.boolean().default(false),
   /** To be answered by whoever asks to join; null: nothing is asked of them. */
   question: storableSchema.trim().min(1).max(MAX_QUESTION).nullable().default(null),
+  /** Of joining by paying; null: none has been set. */
+  price: priceSchema.nullable().default(null),
 });
 export type WayIn = z.infer<typeof wayInSchema>;
 
@@ -44,4 +69,5 @@ export const SHUT_WAY: WayIn = {
   domains: null,
   line: false,
   question: null,
+  price: null,
 };

@@ -24,7 +24,7 @@ function opensAt(plan: CoursePlan, moment: PlannedMoment | null): JoinWindow['op
 }
 
 /** A closing to the minute includes that minute, one given as a day that day; an undated one is none. */
-function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number | null {
+export function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number | null {
   if (moment === null) return null;
   const resolved = momentOfCourse(plan, moment, 'until');
   if (resolved.kind !== 'at') return null;
@@ -50,7 +50,7 @@ export function wayOf(plan: CoursePlan, kind: SwitchedWay, gives: Role = 'learne
     domains,
     after: null,
     gives,
-    asksQuestion: question !== null,
+    asksQuestion: kind === 'request' && question !== null,
   };
 }
 

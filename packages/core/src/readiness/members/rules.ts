@@ -4,6 +4,7 @@ import { invitationsOpen } from './invitations-open.ts';
 import { lettersWait } from './letters-wait.ts';
 import { lineStuck } from './line-stuck.ts';
 import { noLearners } from './no-learners.ts';
+import { paysNothing } from './pays-nothing.ts';
 import { requestsOpen } from './requests-open.ts';
 import { seatsShort } from './seats-short.ts';
 import { ungrouped } from './ungrouped.ts';
@@ -20,6 +21,7 @@ export const MEMBERS_RULES: readonly Rule[] = [
   waysContradict,
   lineStuck,
   lettersWait,
+  paysNothing,
   ungrouped,
   instructorAlone,
 ];

@@ -1,6 +1,12 @@
 /** Coming into a course by oneself, leaving it, and what staff do about both. */
 import type { JOINING_ROUTES, WaysInAnswer } from '@itinerary/contract';
+import type { Config } from '../../config/config.ts';
 import type { Person } from '../../db/entities.ts';
+import { isSigned, openDesk } from '../../desk/payment-desk.ts';
+import { beginPayment, giveBack, settle } from '../../usecases/joining/paying/pay.ts';
+import type { AtDesk } from '../../usecases/joining/paying/pay.ts';
+import { nothingHere } from '../../usecases/nothing-here.ts';
+import { outsideOf } from '../outside.ts';
 import { Failure } from '../../usecases/failure.ts';
 import { actOnInvitations, invite } from '../../usecases/joining/invitations/invite.ts';
 import { newJoinCode, tryKey } from '../../usecases/joining/join-code.ts';
@@ -15,13 +21,15 @@ import { placeOf } from '../place.ts';
 /** As it stands after what has been done: what was read before it is forgotten. */
 type Asked = Pick<Call<'waysIn'>, 'em' | 'config' | 'who' | 'now'>;
 const waysNow = ({ em, config, who, now }: Asked): Promise<WaysInAnswer> =>
-  waysIn(em.fork(), who.loaded.course, config.mail !== null, now);
+  waysIn(em.fork(), who.loaded.course, outsideOf(config), now);
 
 /** Whoever knows of a course may not be signed in. */
 function someone(person: Person | null): Person {
   if (person === null) throw new Failure('not_signed_in', 'Sign in first');
   return person;
 }
+
+const atDesk = ({ desk, site }: Config): AtDesk => ({ desk: desk === null ? null : openDesk(desk), site });
 
 export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
   joinPage: async ({ em, attempts, who, params, request, now }) => {
@@ -33,8 +41,13 @@ export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
     return joinByKey(em.fork(), params.key, course, who.person, now);
   },
   joinCoursePage: ({ em, who, params, now }) => joinPage(em, params.course, who.person, EMPTY_HANDED, now),
-  joinCourse: async ({ em, who, params, body, now }) =>
-    joinKnown(em.fork(), params.course, someone(who.person), body, now),
+  joinCourse: async ({ em, config, who, params, body, now }) =>
+    body.way === 'paying'
+      ? {
+          course: params.course,
+          ...(await beginPayment(em, atDesk(config), params.course, someone(who.person), now)),
+        }
+      : joinKnown(em.fork(), params.course, someone(who.person), body, now),
   noLonger: async ({ em, who, params, now }) => noLonger(em.fork(), params.course, someone(who.person), now),
   leave: ({ em, who, now }) => leave(em, who.loaded.course.id, who.person, now),
   waysIn: (call) => waysNow(call),
@@ -58,5 +71,16 @@ export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
   actOnInvitations: async (call) => {
     await actOnInvitations(call.em, call.who.loaded.course.id, call.who.person, call.body, call.now);
     return waysNow(call);
+  },
+  giveBack: async (call) => {
+    const { em, config, who, params, now } = call;
+    await giveBack(em, atDesk(config).desk, who.loaded.course.id, params.payment, who.person, now);
+    return waysNow(call);
+  },
+  paymentNotice: async ({ em, config, body, now }) => {
+    const { signature, ...notice } = body;
+    // Whoever cannot sign is told no more than that there is nothing here.
+    if (config.desk === null || !isSigned(config.desk.secret, notice, signature)) throw nothingHere();
+    await settle(em, notice, now);
   },
 };

@@ -75,5 +75,20 @@ export const AR: MailWords = {
       ],
       press: 'معرفة ترتيبك في القائمة',
     },
+    receipt: {
+      subject: ({ receipt, course }) => `إيصال ${receipt ?? 0}: ${course ?? ''}`,
+      lines: ({ amount, course, institution, on, receipt }) => [
+        `دُفع: ${amount ?? ''}`,
+        `عن «${course ?? ''}» في ${institution}، في ${on ?? ''}. إيصال ${receipt ?? 0}. أنت في المقرر.`,
+      ],
+      press: 'فتح المقرر',
+    },
+    paid_back: {
+      subject: ({ course }) => `نقودك عن ${course ?? ''}`,
+      lines: ({ amount, course }) => [
+        `أُعيد إليك ${amount ?? ''} عن «${course ?? ''}»، ولم تعد في المقرر. وكل ما فعلته فيه محفوظ.`,
+      ],
+      press: 'الاطلاع على المقرر',
+    },
   },
 };

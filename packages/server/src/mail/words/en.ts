@@ -81,5 +81,20 @@ export const EN: MailWords = {
       ],
       press: 'See where you are in the line',
     },
+    receipt: {
+      subject: ({ receipt, course }) => `Receipt ${receipt ?? 0}: ${course ?? ''}`,
+      lines: ({ amount, course, institution, on, receipt }) => [
+        `Paid: ${amount ?? ''}`,
+        `For “${course ?? ''}” at ${institution}, on ${on ?? ''}. Receipt ${receipt ?? 0}. You are in the course.`,
+      ],
+      press: 'Open the course',
+    },
+    paid_back: {
+      subject: ({ course }) => `Your money for ${course ?? ''}`,
+      lines: ({ amount, course }) => [
+        `${amount ?? ''} for “${course ?? ''}” has gone back to you, and you are no longer in the course. All that you have done in it is kept.`,
+      ],
+      press: 'Look at the course',
+    },
   },
 };

@@ -81,5 +81,20 @@ export const ES: MailWords = {
       ],
       press: 'Ver tu puesto en la lista',
     },
+    receipt: {
+      subject: ({ receipt, course }) => `Recibo ${receipt ?? 0}: ${course ?? ''}`,
+      lines: ({ amount, course, institution, on, receipt }) => [
+        `Pagado: ${amount ?? ''}`,
+        `Por «${course ?? ''}» en ${institution}, el ${on ?? ''}. Recibo ${receipt ?? 0}. Ya estás en el curso.`,
+      ],
+      press: 'Abrir el curso',
+    },
+    paid_back: {
+      subject: ({ course }) => `Tu dinero de ${course ?? ''}`,
+      lines: ({ amount, course }) => [
+        `${amount ?? ''} por «${course ?? ''}» te ha sido devuelto, y ya no estás en el curso. Todo lo que has hecho en él se conserva.`,
+      ],
+      press: 'Mirar el curso',
+    },
   },
 };

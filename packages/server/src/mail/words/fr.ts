@@ -83,5 +83,20 @@ export const FR: MailWords = {
       ],
       press: 'Voir votre rang',
     },
+    receipt: {
+      subject: ({ receipt, course }) => `Reçu ${receipt ?? 0} : ${course ?? ''}`,
+      lines: ({ amount, course, institution, on, receipt }) => [
+        `Payé : ${amount ?? ''}`,
+        `Pour « ${course ?? ''} » à ${institution}, le ${on ?? ''}. Reçu ${receipt ?? 0}. Vous êtes dans le cours.`,
+      ],
+      press: 'Ouvrir le cours',
+    },
+    paid_back: {
+      subject: ({ course }) => `Votre argent pour ${course ?? ''}`,
+      lines: ({ amount, course }) => [
+        `${amount ?? ''} pour « ${course ?? ''} » vous ont été rendus, et vous n’êtes plus dans le cours. Tout ce que vous y avez fait est conservé.`,
+      ],
+      press: 'Voir le cours',
+    },
   },
 };

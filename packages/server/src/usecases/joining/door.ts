@@ -6,6 +6,12 @@ import type { EntityManager } from '../../db/orm.ts';
 
 const WEEK_MS = 7 * 86_400_000;
 
+/** What services there are outside. */
+export interface Outside {
+  readonly hasMail: boolean;
+  readonly hasDesk: boolean;
+}
+
 interface Counts {
   readonly bounced: number;
   readonly unanswered: number;
@@ -24,7 +30,7 @@ export async function doorFacts(
   em: EntityManager,
   courseId: string,
   groups: readonly string[],
-  hasMail: boolean,
+  { hasMail, hasDesk }: Outside,
   now: string,
 ): Promise<DoorFactsAnswer> {
   const weekAgo = new Date(Date.parse(now) - WEEK_MS).toISOString();
@@ -45,5 +51,5 @@ export async function doorFacts(
     [weekAgo, JSON.stringify(groups), courseId],
   );
   if (row === undefined) throw new Error(`there is no course ${courseId}`);
-  return { ...row, waiting: row.waiting ?? [], hasMail };
+  return { ...row, waiting: row.waiting ?? [], hasMail, hasDesk };
 }

@@ -1,8 +1,8 @@
 /** What somebody wants to know before they join, and by which ways they may. */
 import type { JoinPageAnswer, OpenWay } from '@itinerary/contract';
 import { courseView, planCourse } from '@itinerary/core';
-import type { Course } from '@itinerary/core';
-import { heldFor, seatsTaken } from '@itinerary/core/people';
+import type { Course, CoursePlan } from '@itinerary/core';
+import { heldFor, priceFor, seatsTaken, wayIn } from '@itinerary/core/people';
 import type { JoinAnswer, JoinCourse } from '@itinerary/core/people';
 import { keptCourse } from '../../db/kept-courses.ts';
 import { JoinRequestRow } from '../../db/entities.ts';
@@ -35,7 +35,7 @@ export async function joinPage(
   const plan = planCourse(course);
   const at = Date.parse(now);
   const joining = await joiningOf(em, plan, person, hand, at);
-  const ways = waysFor(course, joining, hand, at);
+  const ways = waysFor(plan, joining, hand, at);
   // Whoever is told of the ways knows of the course, open or not: they are told what its public page tells.
   const view = courseView({ ...course, find: 'anyone', state: 'live' }, PASSER_BY, now);
   if (view === null) throw nothingHere();
@@ -79,7 +79,8 @@ export async function joinPage(
  * Whoever has something in hand is told of that way alone; whoever has nothing, of what is open to somebody who
  * knows of the course, and of the way by which they wait or have a seat kept.
  */
-function waysFor(course: Course, joining: Joining, hand: InHand, at: number): JoinPageAnswer['ways'] {
+function waysFor(plan: CoursePlan, joining: Joining, hand: InHand, at: number): JoinPageAnswer['ways'] {
+  const { course } = plan;
   const { joiner } = joining;
   const kept = heldFor(joining.course, joiner.person, at);
   const waits = joining.course.waiting.filter((one) => one.person === joiner.person);
@@ -89,17 +90,32 @@ function waysFor(course: Course, joining: Joining, hand: InHand, at: number): Jo
       ? ['invitation']
       : hand.hasLink
         ? ['link']
-        : (['invitation', 'link', 'request'] as const).filter(
-            (way) => theirs.includes(way) || way === 'request',
+        : (['invitation', 'link', 'paying', 'request'] as const).filter(
+            (way) => theirs.includes(way) || way === 'paying' || way === 'request',
           );
-  return kinds
+  const ways = kinds
     .map((way) => ({
       way,
       answer: sent(joining.answerBy(way)),
       question: way === 'request' ? (course.ways[way]?.question ?? null) : null,
+      price: priceOf(plan, way, joiner.kind, at),
       isOffered: kept.some((one) => one.way === way && one.kind === 'offer'),
     }))
     .sort((a, b) => RANK[a.answer.can] - RANK[b.answer.can]);
+  // Of a way that is off nothing is said, where there is another.
+  const open = ways.filter(({ answer }) => answer.can !== 'no' || answer.because !== 'off');
+  return open.length > 0 ? open : ways.slice(0, 1);
+}
+
+/** What it costs this person. */
+function priceOf(
+  plan: CoursePlan,
+  way: OpenWay,
+  kind: string | null,
+  at: number,
+): JoinPageAnswer['ways'][number]['price'] {
+  const { price } = wayIn(plan, way);
+  return way !== 'paying' || price === null ? null : priceFor(plan, price, kind, at);
 }
 
 /** The fewer of the course's and the way's. */

@@ -36,7 +36,7 @@ export async function joinByKey(
     await moveUp(inner, loaded, now);
     return come(inner, loaded, person, held.hand.invitation === null ? 'link' : 'invitation', held.hand, now);
   });
-  return { course: courseId, is };
+  return { course: courseId, is, page: null };
 }
 
 /** By what they are asked, or offered, as somebody who knows of the course. */
@@ -57,7 +57,7 @@ export async function joinKnown(
     if (way === 'request' && !isOffered) return ask(inner, loaded, person, said, answer, now);
     return come(inner, loaded, person, way, EMPTY_HANDED, now);
   });
-  return { course: courseId, is };
+  return { course: courseId, is, page: null };
 }
 
 async function whole(em: EntityManager, work: (inner: EntityManager) => Promise<Come>): Promise<Come> {

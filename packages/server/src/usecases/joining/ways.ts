@@ -8,16 +8,19 @@ import {
   JoinCodeRow,
   JoinRequestRow,
   LetterRow,
+  PaymentRow,
   PersonRow,
   WaitingRow,
 } from '../../db/entities.ts';
 import type { InvitationRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { doorFacts, groupsOf } from './door.ts';
+import type { Outside } from './door.ts';
 import { holderOf } from './join-facts.ts';
 
 /** Of those that are answered, the latest. */
 const MOST_ANSWERED = 50;
+const MOST_PAYMENTS = 500;
 
 /** An invitation is over by itself, without anybody writing it down. */
 export function stateOf(
@@ -31,7 +34,7 @@ export function stateOf(
 export async function waysIn(
   em: EntityManager,
   course: Course,
-  hasMail: boolean,
+  outside: Outside,
   now: string,
 ): Promise<WaysInAnswer> {
   const courseId = course.id;
@@ -62,9 +65,14 @@ export async function waysIn(
   );
   const queued = await em.find(LetterRow, { courseId, kind: 'invitation', state: 'queued' });
   const isQueued = new Set(queued.map(({ about }) => about));
+  const payments = await em.find(
+    PaymentRow,
+    { courseId },
+    { orderBy: { begunAt: 'desc', id: 'asc' }, limit: MOST_PAYMENTS },
+  );
   const ids = [
     ...held.map(({ holder }) => holder),
-    ...[...waiting, ...requests].map(({ personId }) => personId),
+    ...[...waiting, ...requests, ...payments].map(({ personId }) => personId),
     ...invitations.flatMap(({ takenBy }) => (takenBy == null ? [] : [takenBy])),
   ];
   const people = new Map((await em.find(PersonRow, { id: { $in: ids } })).map((one) => [one.id, one]));
@@ -109,7 +117,16 @@ export async function waysIn(
       isQueued: isQueued.has(one.id),
       takenBy: one.takenBy == null ? null : (people.get(one.takenBy)?.name ?? null),
     })),
-    door: await doorFacts(em, courseId, groupsOf(course), hasMail, now),
+    payments: payments.map((one) => ({
+      id: one.id,
+      name: people.get(one.personId)?.name ?? '',
+      amount: one.amount,
+      currency: one.currency,
+      state: one.state,
+      at: one.settledAt ?? one.begunAt,
+      receipt: one.receipt ?? null,
+    })),
+    door: await doorFacts(em, courseId, groupsOf(course), outside, now),
   };
 }
 
