@@ -13,6 +13,19 @@ async function main(): Promise<void> {
   if (isTold(clock)) process.on('message', (instant) => clock.tell(String(instant)));
 }
 
+/**
+ * The queue's library leaves a promise alone that fails while the database is away. Nothing is lost by that: what it
+ * had in hand is taken up again. Anything else that nobody has foreseen ends the process, as it would have.
+ */
+process.on('unhandledRejection', (error) => {
+  const { code = '', message = '' } = error as { code?: string; message?: string };
+  const isAway =
+    /^(ECONN|EPIPE|ETIMEDOUT|57P0|08)/.test(code) ||
+    /connection (terminated|ended)|not queryable/i.test(message);
+  if (isAway) console.error(`While the database was away: ${message}`);
+  else throw error;
+});
+
 function stopOn(signals: readonly NodeJS.Signals[], running: RunningServer): void {
   for (const signal of signals) {
     process.once(signal, () => {

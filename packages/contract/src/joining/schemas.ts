@@ -59,6 +59,8 @@ export const joinPageSchema = z.object({
       price: z.object({ amount: z.int(), currency: z.string(), until: z.number().nullable() }).nullable(),
       /** A seat is kept for them; `answer.until` says how long. */
       isOffered: z.boolean(),
+      /** They have begun to pay, and a seat is kept meanwhile. */
+      isPaying: z.boolean(),
     }),
   ),
   /** What they have asked before, and what became of it. */

@@ -101,7 +101,7 @@ export const decidedSchema = z.object({
   stopped: z.array(z.object({ person: z.string(), because: z.string() })),
 });
 export type DecidedAnswer = DeepReadonly<z.infer<typeof decidedSchema>>;
-export const paymentParams = z.object({ course: idSchema, payment: z.uuid() });
+export const paymentParams = z.object({ course: idSchema, payment: idSchema });
 /** As the payment desk tells it; `signature` is over all that it says. */
 export const noticeSchema = z.strictObject({
   id: storableSchema.min(1).max(100),

@@ -1,12 +1,16 @@
 /** What runs beside answering: the queue's jobs, and what is looked for every minute. Two processes share one queue. */
+import { randomUUID } from 'node:crypto';
+import { EventEmitter } from 'node:events';
 import { Logger, run, runOnce } from 'graphile-worker';
-import type { Runner, TaskList } from 'graphile-worker';
+import type { Runner, TaskList, WorkerEvents } from 'graphile-worker';
+import pg from 'pg';
 import type { Logger as Log } from 'pino';
 import type { Config } from '../config/config.ts';
 import type { Jobs, JobName } from '../db/queue.ts';
 import type { Database } from '../db/orm.ts';
 import { PaymentRow } from '../db/entities.ts';
 import { openDesk } from '../desk/payment-desk.ts';
+import { nameOf, registerWorker, takeUpLeftBehind } from './left-behind.ts';
 import { openCarrier } from '../mail/carrier.ts';
 import type { Carrier } from '../mail/carrier.ts';
 import { openReturns } from '../mail/returns.ts';
@@ -15,6 +19,10 @@ import { accountLetter } from '../usecases/accounts/account-letter.ts';
 import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
 import { askDesk } from '../usecases/joining/paying/pay.ts';
 import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
+
+const MOST_CONNECTIONS = 6;
+const LOOK_MS = 10_000;
+const AGAIN_MS = 2000;
 
 export interface RunningJobs {
   /** Does now what there is to do, and what is looked for every minute: for tests, whose clock stands. */
@@ -57,6 +65,18 @@ const quiet = (log: Log): Logger =>
 
 export async function openJobs(config: Config, database: Database, log: Log): Promise<RunningJobs> {
   const { mail, sessionSecret: secret, databaseUrl: connectionString } = config;
+  const instance = randomUUID();
+  const pgPool = new pg.Pool({ connectionString, max: MOST_CONNECTIONS, application_name: nameOf(instance) });
+  // A connection that breaks, idle or at work, must not end the process; the next question opens another.
+  const broke = (error: Error): void => log.warn({ err: error }, 'a connection of the queue broke');
+  pgPool.on('error', broke);
+  pgPool.on('connect', (client) => client.on('error', broke));
+  const events: WorkerEvents = new EventEmitter();
+  events.on('pool:create', ({ workerPool }) => {
+    registerWorker(database.em.fork(), workerPool.id, instance).catch((error: unknown) =>
+      log.warn({ err: error }, 'a worker of the queue could not say who it is'),
+    );
+  });
   const carrier = mail === null ? null : openCarrier(mail, secret);
   const tasks = tasksOf(config, database, carrier);
   const sweep = (): Promise<void> => sweepLines(database.em.fork(), config.clock.now());
@@ -66,10 +86,35 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
     ) as TaskList),
     sweep,
   };
-  const shared = { connectionString, taskList, noHandleSignals: true, logger: quiet(log) } as const;
-  const runner: Runner | null = config.jobs
-    ? await run({ ...shared, concurrency: 4, pollInterval: 1000, crontab: '* * * * * sweep' })
-    : null;
+  const shared = { pgPool, events, taskList, noHandleSignals: true, logger: quiet(log) } as const;
+  await takeUpLeftBehind(database.em.fork());
+  const looking = setInterval(() => {
+    takeUpLeftBehind(database.em.fork()).catch((error: unknown) =>
+      log.warn({ err: error }, 'what fallen processes have left could not be looked for'),
+    );
+  }, LOOK_MS);
+  looking.unref();
+  const start = (): Promise<Runner> =>
+    run({ ...shared, concurrency: 4, pollInterval: 1000, crontab: '* * * * * sweep' });
+  let runner: Runner | null = null;
+  let isStopping = false;
+  /** A database that is away for a while may end the library's own run: it is begun again. */
+  const keepRunning = async (): Promise<void> => {
+    while (!isStopping) {
+      try {
+        runner ??= await start();
+        await runner.promise;
+      } catch (error) {
+        log.warn({ err: error }, 'the queue stopped, and is begun again');
+      }
+      runner = null;
+      if (!isStopping) await new Promise((resolve) => setTimeout(resolve, AGAIN_MS).unref());
+    }
+  };
+  if (config.jobs) {
+    runner = await start();
+    void keepRunning();
+  }
   const returns = await openDoor(config, database, log);
   return {
     runNow: async () => {
@@ -78,9 +123,12 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
     },
     returnsPort: returns?.port ?? null,
     stop: async () => {
+      clearInterval(looking);
       await returns?.close();
-      await runner?.stop();
+      isStopping = true;
+      await runner?.stop().catch(() => undefined);
       carrier?.close();
+      await pgPool.end();
     },
   };
 }

@@ -65,6 +65,9 @@ export interface MailWords {
 }
 export const MAIL_WORDS = { en: EN, es: ES, fr: FR, ar: AR } as const satisfies Record<string, MailWords>;
 
+/** As the pages write days and figures. */
+const INTL = { en: 'en-GB', es: 'es', fr: 'fr', ar: 'ar-u-nu-latn' } as const;
+
 export interface Composed {
   readonly subject: string;
   readonly text: string;
@@ -73,7 +76,7 @@ export interface Composed {
 
 /** With the zone's short name: whoever reads it may be elsewhere. */
 function moment(instant: string, zone: string, lang: string): string {
-  return new Intl.DateTimeFormat(lang === 'en' ? 'en-GB' : lang, {
+  return new Intl.DateTimeFormat(lang, {
     dateStyle: 'full',
     timeStyle: 'short',
     timeZone: zone,
@@ -95,9 +98,9 @@ export function compose(
   const filled: Filled = {
     ...rest,
     role: words.roles[role ?? 'learner'],
-    ...(until === undefined ? {} : { until: moment(until, zone, lang) }),
-    ...(on === undefined ? {} : { on: moment(on, zone, lang) }),
-    ...(amount === undefined ? {} : { amount: amountWords(amount, facts.currency ?? 'EUR', lang) }),
+    ...(until === undefined ? {} : { until: moment(until, zone, INTL[lang]) }),
+    ...(on === undefined ? {} : { on: moment(on, zone, INTL[lang]) }),
+    ...(amount === undefined ? {} : { amount: amountWords(amount, facts.currency ?? 'EUR', INTL[lang]) }),
   };
   const { subject, lines, press } = words.letters[kind];
   const said: readonly string[] = lines(filled).filter((line) => line !== null);

@@ -71,7 +71,7 @@ test('one press, and they are in it by link; pressed six times at once they are 
   expect((await join(nobody)).status).toBe(401);
   const answers = await Promise.all(Array.from({ length: 6 }, () => join(noor)));
   expect(answers.map(({ status, body }) => [status, body])).toEqual(
-    answers.map(() => [200, { course: id, is: 'in' }]),
+    answers.map(() => [200, { course: id, is: 'in', page: null }]),
   );
   const members = await rows('select role, way, left_at from member where course_id = ? order by role', [id]);
   expect(members).toEqual([

@@ -4,30 +4,17 @@
  * says how many (`npm run kills`), under the writing of as many people as ITINERARY_WRITERS.
  */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { rmSync } from 'node:fs';
-import { join } from 'node:path';
 import { applyChange, newItem } from '@itinerary/core';
 import type { Change, Course } from '@itinerary/core';
 import { loadCourse } from '../../src/db/course-rows.ts';
 import { ChangeRow } from '../../src/db/entities.ts';
 import { connect } from '../../src/db/orm.ts';
-// @ts-expect-error the bootstrap scripts are plain JavaScript
-import { SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
-// @ts-expect-error the bootstrap scripts are plain JavaScript
-import { freePort, startPostgres } from '../../../../scripts/lib/postgres.mjs';
 import { ALL } from '../../../core/test/support/runs.ts';
+import { freePort, killed, pause, randomness, started, startMortalPostgres } from '../support/mortal.ts';
+import type { MortalPostgres } from '../support/mortal.ts';
 import { PEOPLE } from '../support/server.ts';
-
-interface Postgres {
-  readonly url: (database: string) => string;
-  readonly child: ChildProcess;
-  readonly folder: string;
-  readonly stop: () => Promise<void>;
-  readonly createDatabase: (name: string) => Promise<boolean>;
-}
 
 const SEED = 20270117;
 /** Each of the two in turn; more of them in the long run. */
@@ -35,67 +22,29 @@ const KILLS = Number(process.env['ITINERARY_KILLS'] ?? (ALL ? '8' : '4'));
 const WRITERS = Number(process.env['ITINERARY_WRITERS'] ?? '3');
 const ANSWERS_BETWEEN_KILLS = 8;
 const DATABASE = 'durability';
-let postgres: Postgres;
+let postgres: MortalPostgres;
 let server: ChildProcess;
-let pgPort: number;
 let port: number;
 
-/** Mulberry32: the kills come at the same moments of the stream each time, as far as a seed can say. */
-function randomness(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
-const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
-
-function run(script: string, env: Record<string, string>): ChildProcess {
-  return spawn(process.execPath, [join(SERVER_DIST as string, script)], {
-    env: { ...process.env, ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
-}
-
 async function startServer(): Promise<void> {
-  server = run('main.js', {
+  server = await started('main.js', /listening at/, {
     DATABASE_URL: postgres.url(DATABASE),
     SESSION_SECRET: 's',
     ITINERARY_DEMO: '1',
     PORT: String(port),
     LOG_LEVEL: 'silent',
   });
-  await new Promise<void>((resolve, reject) => {
-    server.stdout?.on('data', (data: Buffer) => data.toString().includes('listening at') && resolve());
-    server.once('exit', (code) => reject(new Error(`the server ended with ${String(code)}`)));
-  });
-  server.removeAllListeners('exit');
 }
 
-const killed = (child: ChildProcess): Promise<void> =>
-  new Promise((resolve) => {
-    child.once('exit', () => resolve());
-    child.kill('SIGKILL');
-  });
-
 beforeAll(async () => {
-  pgPort = (await freePort()) as number;
-  port = (await freePort()) as number;
-  postgres = (await startPostgres('durability-postgres', { port: pgPort })) as Postgres;
-  await postgres.createDatabase(DATABASE);
-  const loading = run('load-demo.js', { DATABASE_URL: postgres.url(DATABASE) });
-  await new Promise((resolve) => loading.once('exit', resolve));
+  port = await freePort();
+  postgres = await startMortalPostgres('durability-postgres', DATABASE);
   await startServer();
 }, 60_000);
 
 afterAll(async () => {
   server.kill('SIGKILL');
-  await postgres.stop();
-  rmSync(postgres.folder, { recursive: true, force: true });
-  rmSync(`${postgres.folder}.key`, { force: true });
+  await postgres.remove();
 });
 
 /** The answer, or null when none came or the database was away. */
@@ -204,8 +153,7 @@ test(
           await killed(server);
           await startServer();
         } else {
-          await killed(postgres.child);
-          postgres = (await startPostgres('durability-postgres', { port: pgPort })) as Postgres;
+          await postgres.kill();
         }
       }
       await pause(500);

@@ -12,3 +12,9 @@ export function intlLocale(locale: string): string {
 export function formatNumber(value: number, locale: string, options: Intl.NumberFormatOptions = {}): string {
   return new Intl.NumberFormat(intlLocale(locale), options).format(value);
 }
+
+/** An amount of money as it is read. @param amount in the smallest unit of the currency (ISO 4217) */
+export function formatAmount(amount: number, currency: string, locale: string): string {
+  const written = new Intl.NumberFormat(intlLocale(locale), { style: 'currency', currency });
+  return written.format(amount / 10 ** (written.resolvedOptions().maximumFractionDigits ?? 2));
+}

@@ -1,6 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** Joining by paying: each payment from its begin, and the receipts, numbered without a gap. */
+/**
+ * Joining by paying: each payment from its begin, and the receipts, numbered without a gap. And who works at the queue,
+ * so that what a process has left behind as it fell is taken up by another.
+ */
 export class Migration0015 extends Migration {
   override up(): void {
     for (const statement of STATEMENTS) this.addSql(statement);
@@ -24,5 +27,6 @@ const STATEMENTS = [
   'create index payment_course on payment (course_id)',
   // Under a lock of its own row: a number that was given to nothing would be a gap.
   'create table receipt_count (institution_id text primary key references institution deferrable initially deferred, last integer not null)',
+  'create table job_worker (worker_id text primary key, instance text not null)',
   `create unique index payment_receipt on payment (receipt) where receipt is not null`,
 ];

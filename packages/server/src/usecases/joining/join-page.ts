@@ -100,10 +100,16 @@ function waysFor(plan: CoursePlan, joining: Joining, hand: InHand, at: number): 
       question: way === 'request' ? (course.ways[way]?.question ?? null) : null,
       price: priceOf(plan, way, joiner.kind, at),
       isOffered: kept.some((one) => one.way === way && one.kind === 'offer'),
+      isPaying: kept.some((one) => one.way === way && one.kind === 'payment'),
     }))
     .sort((a, b) => RANK[a.answer.can] - RANK[b.answer.can]);
-  // Of a way that is off nothing is said, where there is another.
-  const open = ways.filter(({ answer }) => answer.can !== 'no' || answer.because !== 'off');
+  // Of a way that is off nothing is said, where there is another; a reason that is the same for two is said once.
+  const open = ways.filter(({ answer }, index) => {
+    if (answer.can !== 'no') return true;
+    const { because } = answer;
+    const first = ways.findIndex((one) => one.answer.can === 'no' && one.answer.because === because);
+    return because !== 'off' && first === index;
+  });
   return open.length > 0 ? open : ways.slice(0, 1);
 }
 

@@ -7,7 +7,7 @@ import type { JoinAnswer } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
 import { loadCourse } from '../../db/course-rows.ts';
 import type { LoadedCourse } from '../../db/course-rows.ts';
-import { HeldSeatRow, JoinRequestRow, MemberRow, WaitingRow } from '../../db/entities.ts';
+import { HeldSeatRow, JoinRequestRow, MemberRow, PaymentRow, WaitingRow } from '../../db/entities.ts';
 import type { InvitationRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
@@ -196,9 +196,16 @@ export async function noLonger(
       loaded === null
         ? 0
         : (await inner.nativeDelete(WaitingRow, { courseId, personId: person.id })) +
-          (await inner.nativeDelete(HeldSeatRow, { courseId, holder: person.id, kind: 'offer' })) +
+          (await inner.nativeDelete(HeldSeatRow, {
+            courseId,
+            holder: person.id,
+            kind: { $in: ['offer', 'payment'] },
+          })) +
           (await inner.nativeDelete(JoinRequestRow, { courseId, personId: person.id, state: 'open' }));
     if (loaded === null) throw nothingHere();
+    // Paid all the same, it is looked at then: there may be a seat still, else the money goes back.
+    const begun = { courseId, personId: person.id, state: 'begun' as const };
+    await inner.nativeUpdate(PaymentRow, begun, { state: 'timed_out', settledAt: now });
     if (gone === 0) throw new Failure('not_found', 'You neither wait nor ask to join here');
     await moveUp(inner, loaded, now);
     await announce(inner, { course: courseId, seq: loaded.row.seq });

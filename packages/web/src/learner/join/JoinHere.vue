@@ -29,5 +29,14 @@ const isOpen = computed(() => {
 </script>
 
 <template>
-  <JoinPress v-if="page !== null && isOpen" :page="page" :by="null" @changed="read" />
+  <template v-if="page !== null && isOpen">
+    <JoinPress
+      v-for="(way, which) in page.ways"
+      :key="way.way"
+      :page="page"
+      :by="null"
+      :which="which"
+      @changed="read"
+    />
+  </template>
 </template>

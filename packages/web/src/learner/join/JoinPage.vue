@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Joining a course by its code, typed here or come with the address, by an invitation, or as somebody who knows of it. */
-import { computed, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import type { JoinPageAnswer } from '@itinerary/contract';
@@ -49,6 +49,19 @@ async function load(isAnew: boolean): Promise<void> {
 }
 watch([code, course], () => load(true), { immediate: true });
 
+/** Whoever comes back from the desk may be here before its word is: it is asked for, for a while. */
+const ASKS_MS = 2000;
+const MOST_ASKS = 60;
+let asks = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+watch(page, (shown) => {
+  clearTimeout(timer);
+  if (shown?.ways.some(({ isPaying }) => isPaying) !== true) return;
+  asks += 1;
+  if (asks <= MOST_ASKS) timer = setTimeout(() => void load(false), ASKS_MS);
+});
+onBeforeUnmount(() => clearTimeout(timer));
+
 const days = computed(() => {
   const shown = page.value?.course;
   if (shown?.firstDay == null || shown.lastDay === null) return null;
@@ -74,7 +87,14 @@ const days = computed(() => {
           t('learner.join.seats', page.seatsLeft)
         }}</span>
       </p>
-      <JoinPress :page="page" :by="code === '' ? null : code" @changed="load(false)" />
+      <JoinPress
+        v-for="(way, which) in page.ways"
+        :key="way.way"
+        :page="page"
+        :by="code === '' ? null : code"
+        :which="which"
+        @changed="load(false)"
+      />
       <RichText v-if="page.course.descriptionHtml" :html="page.course.descriptionHtml" />
       <section v-if="page.course.outcomes.length > 0">
         <h2>{{ t('learner.public.outcomes') }}</h2>

@@ -8,6 +8,7 @@ import { VTextarea } from 'vuetify/components/VTextarea';
 import { ask, ProblemError } from '../../api/client.ts';
 import { useMomentWords } from '../../stores/moment-words.ts';
 import { useSession } from '../../stores/session.ts';
+import { formatAmount } from '../../words/intl.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { useProblemSentence } from '../../words/problems.ts';
 import InvitedAccount from './InvitedAccount.vue';
@@ -16,11 +17,13 @@ const props = defineProps<{
   page: JoinPageAnswer;
   /** The code, or what the letter of an invitation holds; null: they know of the course. */
   by: string | null;
+  /** Of several ways this one. */
+  which?: number;
 }>();
 /** It stands otherwise than it did: to be asked anew. */
 const emit = defineEmits<{ changed: [] }>();
 const MOST_ANSWER = 2000;
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
@@ -31,13 +34,19 @@ const failure = ref<string | null>(null);
 const said = ref('');
 const isUnderWay = ref(false);
 
-const way = computed(() => props.page.ways[0]!);
+const way = computed(() => props.page.ways[props.which ?? 0]!);
 const can = computed(() => way.value.answer);
 const zone = computed(() => props.page.course.zone);
 const isHere = computed(() => session.person !== null);
 const isIn = computed(() => can.value.can === 'no' && can.value.because === 'in');
 const isRequest = computed(() => way.value.way === 'request' && !way.value.isOffered);
-const isAsked = computed(() => isHere.value && props.page.request?.state === 'open' && !isIn.value);
+const amount = computed(() => {
+  const { price } = way.value;
+  return price === null ? '' : formatAmount(price.amount, price.currency, locale.value);
+});
+const isAsked = computed(
+  () => way.value.way === 'request' && isHere.value && props.page.request?.state === 'open' && !isIn.value,
+);
 const isWaiting = computed(() => can.value.can === 'wait' && can.value.isIn);
 const mayCome = computed(() => can.value.can !== 'no' && !isAsked.value && !isWaiting.value);
 const makesAccount = computed(
@@ -52,6 +61,7 @@ const says = computed(() => {
   if (isAsked.value) {
     return t('learner.join.asked', { when: when(Date.parse(props.page.request!.askedAt), zone.value) });
   }
+  if (way.value.isPaying) return t('learner.join.underWay');
   if (now.can === 'yes') {
     if (way.value.isOffered && until !== null) return t('learner.join.offered', { until });
     if (until !== null) return t('learner.join.until', { until });
@@ -69,13 +79,27 @@ const says = computed(() => {
   const dated = until !== null && (now.because === 'draft' || now.because === 'not_yet');
   return t(`learner.join.because.${now.because}${dated ? '_until' : ''}`, { until: until ?? '' });
 });
+const costs = computed(() => {
+  const { price } = way.value;
+  if (price === null || isIn.value || can.value.can === 'no') return '';
+  const until = price.until === null ? null : when(price.until, zone.value);
+  return until === null
+    ? t('learner.join.costs', { amount: amount.value })
+    : t('learner.join.costsUntil', { amount: amount.value, until });
+});
 const press = computed(() => {
-  if (way.value.isOffered) return t('learner.join.take');
+  if (way.value.isPaying) return t('learner.join.toDesk');
+  if (way.value.isOffered && way.value.way !== 'paying') return t('learner.join.take');
+  if (way.value.way === 'paying' && can.value.can === 'yes')
+    return t('learner.join.pay', { amount: amount.value });
   if (isRequest.value) return t('learner.join.ask');
   return t(can.value.can === 'wait' ? 'learner.join.enter' : 'learner.join.press');
 });
-const mayLeave = computed(() => isAsked.value || isWaiting.value || way.value.isOffered);
+const mayLeave = computed(
+  () => isAsked.value || isWaiting.value || way.value.isOffered || way.value.isPaying,
+);
 const leaving = computed(() => {
+  if (way.value.isPaying) return t('learner.join.noPay');
   if (way.value.isOffered) return t('learner.join.decline');
   return t(isAsked.value ? 'learner.join.askBack' : 'learner.join.noLonger');
 });
@@ -100,7 +124,12 @@ async function come(): Promise<JoinedAnswer> {
   return ask('POST /api/join/to/{course}', { params: { course: props.page.course.id }, body });
 }
 async function comeIn(): Promise<void> {
-  const { course, is } = await come();
+  const { course, is, page } = await come();
+  if (page !== null) {
+    // The desk has pages of its own, and leads back here.
+    location.assign(page);
+    return;
+  }
   if (is === 'in') await router.push(`/courses/${course}`);
   else {
     said.value = t(is === 'asked' ? 'learner.join.askedNow' : 'learner.join.waited');
@@ -121,11 +150,12 @@ const leave = (): Promise<void> =>
 </script>
 
 <template>
-  <section class="press" :aria-label="t('learner.join.title')">
+  <section class="press" :aria-label="t(`learner.join.by.${way.way}`)">
     <p v-if="page.invited">{{ t('learner.join.invited', { address: page.invited.address }) }}</p>
     <p v-if="page.request?.state === 'no' && isHere && !isIn" class="refused">
       {{ t('learner.join.refused', { reason: page.request.reason ?? '' }) }}
     </p>
+    <p v-if="costs" class="figures">{{ costs }}</p>
     <p v-if="says" class="says">{{ says }}</p>
     <p class="said" role="status">{{ said }}</p>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
@@ -135,7 +165,7 @@ const leave = (): Promise<void> =>
     <InvitedAccount v-else-if="makesAccount" :is-under-way="isUnderWay" @make="makeAndJoin" />
     <p v-else-if="!isHere && (can.can !== 'no' || can.because === 'not_for')" class="acts">
       <RouterLink class="button main" :to="{ path: '/sign-in', query: onward }">
-        {{ t('learner.join.signIn') }}
+        {{ t(way.way === 'paying' ? 'learner.join.signInPay' : 'learner.join.signIn') }}
       </RouterLink>
       <RouterLink
         v-if="page.invited?.hasAccount !== true"

@@ -173,6 +173,15 @@ export default {
     wait: 'Todas las plazas están ocupadas. Puedes esperar en la lista; serías el número {place}.',
     waitAsk:
       'Todas las plazas están ocupadas. Si la respuesta es sí, esperas en la lista, por ahora como número {place}.',
+    costs: 'Cuesta {amount}.',
+    costsUntil: 'Cuesta {amount} hasta {until}; después es más.',
+    pay: 'Pagar {amount}',
+    underWay:
+      'Has empezado a pagar, y mientras tanto hay una plaza guardada para ti. En cuanto esté pagado, estás en el curso.',
+    toDesk: 'Ir al pago',
+    noPay: 'No pagar',
+    signInPay: 'Iniciar sesión y pagar',
+    by: { link: 'Con código', invitation: 'Por invitación', request: 'Por solicitud', paying: 'Con pago' },
     enter: 'Ponerse en la lista',
     noLonger: 'Salir de la lista',
     offered: 'Hay una plaza guardada para ti hasta {until}.',

@@ -178,6 +178,15 @@ export default {
     wait: 'Toutes les places sont prises. Vous pouvez attendre dans la file, au rang {place}.',
     waitAsk:
       'Toutes les places sont prises. Si la réponse est oui, vous attendez dans la file, au rang {place} pour l’instant.',
+    costs: 'Cela coûte {amount}.',
+    costsUntil: 'Cela coûte {amount} jusqu’au {until} ; ensuite c’est plus.',
+    pay: 'Payer {amount}',
+    underWay:
+      'Vous avez commencé à payer, et une place vous est gardée entre-temps. Dès que c’est payé, vous êtes dans le cours.',
+    toDesk: 'Vers le paiement',
+    noPay: 'Ne pas payer',
+    signInPay: 'Se connecter et payer',
+    by: { link: 'Par code', invitation: 'Sur invitation', request: 'Sur demande', paying: 'En payant' },
     enter: 'Entrer dans la file',
     noLonger: 'Quitter la file',
     offered: 'Une place vous est gardée jusqu’au {until}.',

@@ -125,6 +125,16 @@ export default {
     why: 'If they fall ill, nobody else can change anything or answer.',
     cure: '',
   },
+  pays_nothing: {
+    what: 'Joining by paying costs nothing',
+    why: 'No price is set, or one of nothing: whoever wants to pay cannot, or comes in free.',
+    cure: '',
+  },
+  pays_nothing_desk: {
+    what: 'Nobody can pay',
+    why: 'Joining by paying is on, and no payment desk is set up here.',
+    cure: '',
+  },
   ends_before_start: {
     what: 'The last day, {lastDay}, comes before the first, {firstDay}',
     why: 'The course would be over before it begins. Change one of the two.',

@@ -125,6 +125,16 @@ export default {
     why: 'Si enferma, nadie más puede cambiar nada ni responder.',
     cure: '',
   },
+  pays_nothing: {
+    what: 'Entrar con pago no cuesta nada',
+    why: 'No hay precio, o es de cero: quien quiere pagar no puede, o entra gratis.',
+    cure: '',
+  },
+  pays_nothing_desk: {
+    what: 'Nadie puede pagar',
+    why: 'La vía con pago está activada, y aquí no hay servicio de pago.',
+    cure: '',
+  },
   ends_before_start: {
     what: 'El último día, {lastDay}, es anterior al primero, {firstDay}',
     why: 'El curso acabaría antes de empezar. Cambia uno de los dos.',

@@ -42,7 +42,7 @@ export default {
     taken: '{taken} sur {seats} sont prises. L’équipe peut dépasser.',
     mayLeave: 'Les participants peuvent partir d’eux-mêmes',
     link: 'Par lien ou code',
-    short: { link: 'par code', invitation: 'sur invitation', request: 'sur demande' },
+    short: { link: 'par code', invitation: 'sur invitation', request: 'sur demande', paying: 'en payant' },
     says: {
       link: {
         yes: 'Qui a le lien ou le code entre d’un clic, aujourd’hui et tant que c’est ouvert.',
@@ -55,6 +55,10 @@ export default {
       request: {
         yes: 'Qui connaît le cours demande à y entrer, et vous dites oui ou non.',
         yesUntil: 'Qui connaît le cours demande à y entrer jusqu’au {until}, et vous dites oui ou non.',
+      },
+      paying: {
+        yes: 'Qui connaît le cours le paie et y entre, aujourd’hui et tant que c’est ouvert.',
+        yesUntil: 'Qui connaît le cours le paie et y entre, jusqu’au {until}.',
       },
       waitAsk: 'Toutes les places sont prises : à qui l’on dit oui maintenant, il attend dans la file.',
       wait: 'Toutes les places sont prises : qui vient maintenant attend dans la file.',
@@ -89,6 +93,47 @@ export default {
     ownLine: 'Qui ne trouve aucune de ces places attend',
     answerHours: 'Heures pour prendre une place proposée',
     noMail: 'Aucun service de courrier n’est réglé ici : les lettres attendent qu’il y en ait un.',
+    paying: 'En payant',
+    noDesk: 'Aucun service de paiement n’est réglé ici : personne ne peut payer.',
+    priced: {
+      noPrice: 'Dites d’abord ce que cela coûte.',
+      currency: 'Monnaie',
+      price: 'Prix',
+      reducedOn: 'Moins pour qui paie tôt',
+      reduced: 'Prix réduit',
+      until: 'Réduit jusqu’à',
+      byKind: 'Un autre prix pour certains',
+      usual: 'comme tous',
+      kinds: {
+        teaching: 'Enseignants',
+        staff: 'Personnel de l’établissement',
+        learner: 'Étudiants de l’établissement',
+        visitor: 'Personnes de l’extérieur',
+      },
+    },
+    paid: {
+      title: 'Paiements',
+      who: 'Qui',
+      amount: 'Montant',
+      state: 'Où il en est',
+      when: 'Quand',
+      act: 'Agir',
+      states: {
+        begun: 'en cours',
+        paid: 'payé',
+        refused: 'refusé',
+        timed_out: 'pas payé à temps',
+        late: 'payé trop tard, rendu',
+        taken_back: 'rendu',
+      },
+      receipt: 'reçu {number}',
+      back: 'Rendre …',
+      backTo: 'Rendre {amount} à {name}',
+      backTitle: 'Rendre l’argent ?',
+      backText:
+        '{amount} sont rendus à {name}. La personne quitte le cours ; tout ce qu’elle y a fait est conservé.',
+      gone: '{amount} ont été rendus à {name}',
+    },
     question: 'Question à qui demande',
     questionHint: 'Vide, rien n’est demandé.',
     invite: {

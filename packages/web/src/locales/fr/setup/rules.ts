@@ -125,6 +125,16 @@ export default {
     why: 'S’il tombe malade, personne d’autre ne peut rien changer ni répondre.',
     cure: '',
   },
+  pays_nothing: {
+    what: 'Entrer en payant ne coûte rien',
+    why: 'Aucun prix n’est réglé, ou il est nul : qui veut payer ne le peut pas, ou entre sans payer.',
+    cure: '',
+  },
+  pays_nothing_desk: {
+    what: 'Personne ne peut payer',
+    why: 'La voie payante est ouverte, et aucun service de paiement n’est réglé ici.',
+    cure: '',
+  },
   ends_before_start: {
     what: 'Le dernier jour, {lastDay}, vient avant le premier, {firstDay}',
     why: 'Le cours finirait avant de commencer. Changez l’un des deux.',

@@ -10,6 +10,7 @@ import { useFieldFocus } from '../../fields/use-field-focus.ts';
 import InvitationWay from './InvitationWay.vue';
 import LinePart from './LinePart.vue';
 import LinkWay from './LinkWay.vue';
+import PayingWay from './PayingWay.vue';
 import RequestWay from './RequestWay.vue';
 import { useWays } from './use-ways.ts';
 
@@ -85,6 +86,7 @@ const isWaiting = computed(() => (ways.value?.waiting.length ?? 0) + (ways.value
       <LinkWay :held="held" @said="emit('said', $event)" />
       <InvitationWay :held="held" @said="emit('said', $event)" />
       <RequestWay :held="held" @said="emit('said', $event)" />
+      <PayingWay :held="held" @said="emit('said', $event)" />
     </div>
   </section>
 </template>
