@@ -16,7 +16,7 @@ export const LetterRow = defineEntity({
     /** What is filled in; once it is sent, without what opens anything. */
     facts: p.json<LetterFacts>(),
     courseId: p.string().nullable(),
-    /** The invitation that it carries. */
+    /** The invitation that it carries, or whoever asks. */
     about: p.string().nullable(),
     madeAt: p.string(),
     state: p.string().$type<'queued' | 'sent' | 'bounced'>().default('queued'),

@@ -25,7 +25,7 @@ export interface Wanted {
 export const DESK_STATES = ['open', 'paid', 'refused', 'timed_out', 'taken_back'] as const;
 export type DeskState = (typeof DESK_STATES)[number];
 
-const openedSchema = z.object({ id: z.string().min(1).max(100), page: z.url() });
+const openedSchema = z.object({ id: z.string().min(1).max(100), page: z.url({ protocol: /^https?$/ }) });
 const standingSchema = z.object({ state: z.enum(DESK_STATES) });
 
 export interface Desk {

@@ -53,7 +53,7 @@ export function openCarrier({ smtp, from }: MailSettings, secret: string): Carri
     greetingTimeout: TIME_OUT_MS,
     socketTimeout: TIME_OUT_MS,
     // A mail service on this machine has no certificate that anybody knows.
-    tls: { rejectUnauthorized: !/\/\/([^@]*@)?(127\.0\.0\.1|localhost)[:/]?/.test(smtp) },
+    tls: { rejectUnauthorized: !/\/\/([^@]*@)?(127\.0\.0\.1|localhost)(?=[:/]|$)/.test(smtp) },
   });
   return {
     carry: async ({ id, to, subject, text, html }) => {

@@ -228,6 +228,12 @@ describe('asking to join', () => {
     expect((await pageOf(hye)).request).toMatchObject({ state: 'open' });
     await hye.delete(`/api/join/to/${id}`).expect(204);
     expect((await ways()).requests).toEqual([]);
+    // Again and again, it is no letter more.
+    for (let again = 0; again < 3; again += 1) {
+      expect(is(await ask(hye, 'How mud moves'))).toEqual([200, 'asked']);
+      await hye.delete(`/api/join/to/${id}`).expect(204);
+    }
+    expect(await letters()).toEqual(['asked ines']);
   });
 
   test('a no has its reason, which they are told and may answer by asking anew; a yes lets them in', async () => {

@@ -4,7 +4,7 @@ import { planCourse } from '@itinerary/core';
 import { canJoin, wayIn, wayOf } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
 import type { LoadedCourse } from '../../db/course-rows.ts';
-import { JoinRequestRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import { JoinRequestRow, LetterRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { JoinRequestRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
@@ -13,6 +13,8 @@ import { openForMembers } from '../members/lists/take-list.ts';
 import { EMPTY_HANDED, joiningOf } from './join-facts.ts';
 import { seat, waitFor } from './join.ts';
 import { factsOf, moveUp } from './line.ts';
+
+const HOUR_MS = 3_600_000;
 
 /** Asked twice, it is asked once; asked again after a no, it is asked anew. Each instructor is told. */
 export async function askToJoin(
@@ -44,14 +46,25 @@ export async function askToJoin(
   if (before === null) em.persist(em.create(JoinRequestRow, { courseId, personId: person.id, ...asked }));
   else em.assign(before, asked);
   await em.flush();
-  for (const one of await instructorsOf(em, courseId)) {
+  // Taken back and asked again, it is no letter more: nobody fills others' letter boxes by it.
+  const lately = new Date(Date.parse(now) - HOUR_MS).toISOString();
+  const told = { courseId, kind: 'asked' as const, about: person.id, madeAt: { $gt: lately } };
+  const isTold = before === null && (await em.count(LetterRow, told)) > 0;
+  for (const one of isTold ? [] : await instructorsOf(em, courseId)) {
     const facts = {
       ...factsOf(course),
       by: person.name,
       path: `/setup/${courseId}/members`,
       ...(question === null || answer === null ? {} : { question, answer }),
     };
-    const letter = { kind: 'asked' as const, address: one.address ?? '', lang: one.lang, facts, courseId };
+    const letter = {
+      kind: 'asked' as const,
+      address: one.address ?? '',
+      lang: one.lang,
+      facts,
+      courseId,
+      about: person.id,
+    };
     await post(em, { ...letter, institutionId: row.institutionId }, now);
   }
   await announce(em, { course: courseId, seq: row.seq });

@@ -13,7 +13,7 @@ export interface NewLetter {
   readonly facts: Omit<LetterFacts, 'institution'>;
   readonly institutionId: string;
   readonly courseId?: string;
-  /** The invitation that it carries. */
+  /** The invitation that it carries, or whoever asks. */
   readonly about?: string;
 }
 

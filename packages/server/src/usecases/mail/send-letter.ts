@@ -38,8 +38,8 @@ export async function sendLetter(
   if (letter.courseId != null) await tellCourse(em, letter.courseId);
 }
 
-async function isWithdrawn(em: EntityManager, { courseId, about }: LetterRecord): Promise<boolean> {
-  if (courseId == null || about == null) return false;
+async function isWithdrawn(em: EntityManager, { kind, courseId, about }: LetterRecord): Promise<boolean> {
+  if (kind !== 'invitation' || courseId == null || about == null) return false;
   const invitation = await em.findOne(InvitationRow, { courseId, id: about });
   return invitation?.state !== 'waiting';
 }
@@ -56,7 +56,7 @@ export async function returned(em: EntityManager, id: string, why: string): Prom
     if (letter === null || letter.state === 'bounced') return null;
     Object.assign(letter, { state: 'bounced', why, facts: { ...letter.facts, path: '' } });
     const { courseId, about } = letter;
-    if (courseId == null || about == null) return null;
+    if (letter.kind !== 'invitation' || courseId == null || about == null) return null;
     const invitation = await inner.findOne(InvitationRow, { courseId, id: about });
     // Corrected since, it is on its way to somebody else.
     if (invitation?.state !== 'waiting' || invitation.address !== letter.address) return null;
