@@ -31,7 +31,10 @@ export function plainText(html: string): string {
     ontext: (piece) => {
       text += piece.replaceAll(/\s+/g, ' ');
     },
-    onclosetag: breaks,
+    // A line has its break before it.
+    onclosetag: (name) => {
+      if (name !== 'br' && name !== 'li') breaks(name);
+    },
   });
   parser.end(html);
   return text
