@@ -95,6 +95,8 @@ const FAST = [
   'autovacuum=off',
   'wal_level=minimal',
   'max_wal_senders=0',
+  // Many servers side by side, each with connections of its own.
+  'max_connections=300',
 ];
 
 /**
