@@ -14,6 +14,7 @@ const WITH_SERVER = {
   'class-in-turn-vs-at-once': 'e2e/bench/class-in-turn.ts',
   'answer-beside-worst': 'e2e/bench/beside.ts',
   'members-10000-vs-100': 'e2e/bench/members.ts',
+  'join-vs-bare-commit': 'e2e/bench/join.ts',
   'add-item-vs-arrow': 'e2e/bench/main-thread.ts',
   'stop-vs-arrow': 'e2e/bench/main-thread.ts',
 };
