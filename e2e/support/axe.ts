@@ -59,7 +59,7 @@ export async function clean(page: Page, what: string, within = 'html'): Promise<
   // What a long stop makes when there is nothing else to do is looked at too.
   await expect(page.locator('[data-later]')).toHaveCount(0);
   // A sentence that no language has stands there as its key.
-  const words = await page.locator(within).innerText();
+  const words = (await page.locator(within).allInnerTexts()).join('\n');
   expect(words.match(/\b(?:common|account|learner|desk|setup)\.[a-z]\w*\.\w+/g) ?? [], what).toEqual([]);
   await inLight(page, 'light');
   const isInColour = IN_COLOUR.includes(await page.evaluate(() => document.documentElement.lang));
