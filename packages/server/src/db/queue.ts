@@ -19,8 +19,8 @@ export interface Jobs {
 }
 export type JobName = keyof Jobs;
 
-/** Tried again, ever more slowly: at the last for about four days. A mail service may be down for a weekend. */
-const MOST_TRIES = 30;
+/** Tried again, ever more slowly, at last every six hours, for most of a year: what waits for a service is not lost. */
+const MOST_TRIES = 1000;
 
 /**
  * @param key of those with one key that wait, one is left

@@ -41,13 +41,12 @@ export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
     return joinByKey(em.fork(), params.key, course, who.person, now);
   },
   joinCoursePage: ({ em, who, params, now }) => joinPage(em, params.course, who.person, EMPTY_HANDED, now),
-  joinCourse: async ({ em, config, who, params, body, now }) =>
-    body.way === 'paying'
-      ? {
-          course: params.course,
-          ...(await beginPayment(em, atDesk(config), params.course, someone(who.person), now)),
-        }
-      : joinKnown(em.fork(), params.course, someone(who.person), body, now),
+  joinCourse: async ({ em, config, who, params, body, now }) => {
+    const person = someone(who.person);
+    const { way, answer } = body;
+    if (way !== 'paying') return joinKnown(em.fork(), params.course, person, { way, answer }, now);
+    return { course: params.course, ...(await beginPayment(em, atDesk(config), params.course, person, now)) };
+  },
   noLonger: async ({ em, who, params, now }) => noLonger(em.fork(), params.course, someone(who.person), now),
   leave: ({ em, who, now }) => leave(em, who.loaded.course.id, who.person, now),
   waysIn: (call) => waysNow(call),
@@ -61,7 +60,7 @@ export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
     return { ways: await waysNow(call), stopped };
   },
   outOfLine: async (call) => {
-    await outOfLine(call.em, call.who.loaded.course.id, call.body.people);
+    await outOfLine(call.em, call.who.loaded, call.body.people);
     return waysNow(call);
   },
   invite: async (call) => {

@@ -2,24 +2,17 @@
  * The letter by which an account is made or a password set anew. A job writes it, so that whoever asks is answered
  * alike, and as quickly, whether there is an account or not.
  */
-import { AccountKeyRow, InstitutionRow, PersonRow } from '../../db/entities.ts';
-import type { Language, Person } from '../../db/entities.ts';
+import { AccountKeyRow, InstitutionRow } from '../../db/entities.ts';
+import type { Language } from '../../db/entities.ts';
 import type { Jobs } from '../../db/queue.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { accountOf } from '../people/account-of.ts';
 import { post } from '../mail/post.ts';
 import { hashOfKey, newKey } from './keys.ts';
 
 const HOUR_MS = 3_600_000;
 /** A new account may wait for somebody to come back to their letters; a new password is wanted now. */
 const LASTS_MS = { confirm: 48 * HOUR_MS, reset: HOUR_MS } as const;
-
-/** @param address as addresses are compared */
-export async function accountOf(em: EntityManager, address: string): Promise<Person | null> {
-  const [found] = await em.execute<{ id: string }[]>(`select id from person where lower(address) = ?`, [
-    address.toLowerCase(),
-  ]);
-  return found === undefined ? null : em.findOne(PersonRow, { id: found.id });
-}
 
 /** Of an account that somebody makes by themselves: an installation has one. */
 export async function onlyInstitution(em: EntityManager): Promise<{ id: string; zone: string }> {

@@ -7,7 +7,8 @@ import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { claimIn } from '../members/lists/claim.ts';
 import { hashPassword, passwordMatches } from '../people/passwords.ts';
-import { accountOf, onlyInstitution } from './account-letter.ts';
+import { accountOf } from '../people/account-of.ts';
+import { onlyInstitution } from './account-letter.ts';
 import { hashOfKey, isKey } from './keys.ts';
 import { endSessionsOf } from './sessions.ts';
 

@@ -4,7 +4,7 @@ import { CODE_LENGTH, codeOf, readCode } from '@itinerary/core/people';
 import { InvitationRow, JoinCodeRow } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { accountOf } from '../accounts/account-letter.ts';
+import { accountOf } from '../people/account-of.ts';
 import { hashOfKey, isKey } from '../accounts/keys.ts';
 import type { Attempts } from '../people/attempts.ts';
 import { Failure } from '../failure.ts';

@@ -9,7 +9,7 @@ import { JoinRequestRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { PASSER_BY } from '../access/viewer.ts';
-import { accountOf } from '../accounts/account-letter.ts';
+import { accountOf } from '../people/account-of.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { textReader } from '../plan/texts.ts';
 import { staffOf } from '../reading/face.ts';

@@ -1,5 +1,4 @@
 /** Joining, asking to join, waiting, and leaving. Who may is core's to say; seats stand on the database besides. */
-import { CheckConstraintViolationException } from '@mikro-orm/core';
 import type { JoinBy, JoinedAnswer, OpenWay } from '@itinerary/contract';
 import { planCourse } from '@itinerary/core';
 import { heldFor } from '@itinerary/core/people';
@@ -17,6 +16,7 @@ import { EMPTY_HANDED, joiningOf } from './join-facts.ts';
 import type { InHand } from './join-facts.ts';
 import { moveUp } from './line.ts';
 import { askToJoin } from './requests.ts';
+import { cannot, seat, waitFor, withSeats } from './seating.ts';
 
 type Come = JoinedAnswer['is'];
 
@@ -28,7 +28,7 @@ export async function joinByKey(
   person: Person,
   now: string,
 ): Promise<JoinedAnswer> {
-  const is = await whole(em, async (inner) => {
+  const is = await withSeats(em, async (inner) => {
     const loaded = await openCourse(inner, courseId, person);
     // Made anew, taken or withdrawn since it was looked up, it is nobody's.
     const held = await heldBy(inner, key);
@@ -39,36 +39,25 @@ export async function joinByKey(
   return { course: courseId, is, page: null };
 }
 
-/** By what they are asked, or offered, as somebody who knows of the course. */
+/** By what they are asked, or offered, as somebody who knows of the course. Paying is another matter (paying/pay.ts). */
 export async function joinKnown(
   em: EntityManager,
   courseId: string,
   person: Person,
-  { way, answer }: JoinBy,
+  { way, answer }: JoinBy & { readonly way: Exclude<OpenWay, 'paying'> },
   now: string,
 ): Promise<JoinedAnswer> {
-  const is = await whole(em, async (inner) => {
+  const is = await withSeats(em, async (inner) => {
     const loaded = await openCourse(inner, courseId, person);
     await moveUp(inner, loaded, now);
-    const joining = await joiningOf(inner, planCourse(loaded.course), person, EMPTY_HANDED, Date.parse(now));
-    const said = joining.answerBy(way);
     const at = Date.parse(now);
+    const joining = await joiningOf(inner, planCourse(loaded.course), person, EMPTY_HANDED, at);
+    const said = joining.answerBy(way);
     const isOffered = heldFor(joining.course, person.id, at).some((one) => one.way === way);
     if (way === 'request' && !isOffered) return ask(inner, loaded, person, said, answer, now);
     return come(inner, loaded, person, way, EMPTY_HANDED, now);
   });
   return { course: courseId, is, page: null };
-}
-
-async function whole(em: EntityManager, work: (inner: EntityManager) => Promise<Come>): Promise<Come> {
-  try {
-    return await em.transactional(work);
-  } catch (error) {
-    if (error instanceof CheckConstraintViolationException && /no seat left/.test(error.message)) {
-      throw cannot('full');
-    }
-    throw error;
-  }
 }
 
 async function openCourse(em: EntityManager, courseId: string, person: Person): Promise<LoadedCourse> {
@@ -99,26 +88,6 @@ async function come(
   return answer.can === 'wait' ? 'waiting' : 'in';
 }
 
-export async function seat(
-  em: EntityManager,
-  courseId: string,
-  person: Pick<Person, 'id'>,
-  way: OpenWay,
-  { invitation, holders }: InHand,
-  now: string,
-): Promise<void> {
-  // The seat of an invitation is theirs now, not one more.
-  await em.nativeDelete(HeldSeatRow, { courseId, holder: { $in: [...holders] }, kind: 'invitation' });
-  const row = await em.findOne(MemberRow, { courseId, personId: person.id });
-  const role = invitation?.role ?? ('learner' as const);
-  const values = { role, leftAt: null, leftHow: null, way };
-  // Whoever returns joined when they first did.
-  if (row === null) {
-    em.persist(em.create(MemberRow, { courseId, personId: person.id, joinedAt: now, ...values }));
-  } else em.assign(row, values);
-  await em.flush();
-}
-
 async function taken(
   em: EntityManager,
   invitation: InvitationRecord,
@@ -127,27 +96,6 @@ async function taken(
 ): Promise<void> {
   em.assign(invitation, { state: 'taken', takenBy: person.id, takenAt: now });
   await em.flush();
-}
-
-/** At the end; whoever waits already stays where they are. */
-export async function waitFor(
-  em: EntityManager,
-  courseId: string,
-  person: Pick<Person, 'id'>,
-  way: OpenWay,
-  { line, isIn }: Extract<JoinAnswer, { can: 'wait' }>,
-  now: string,
-): Promise<void> {
-  if (isIn) return;
-  // One person waits in one place: by another way they come to the end of that line.
-  await em.nativeDelete(WaitingRow, { courseId, personId: person.id });
-  await em.execute(`insert into waiting (course_id, person_id, way, line, since) values (?, ?, ?, ?, ?)`, [
-    courseId,
-    person.id,
-    way,
-    line,
-    now,
-  ]);
 }
 
 async function ask(
@@ -163,24 +111,6 @@ async function ask(
   if (said.can === 'wait' && said.isIn) return 'waiting';
   await askToJoin(em, loaded, person, answer, now);
   return 'asked';
-}
-
-const WHY: Readonly<Record<Extract<JoinAnswer, { can: 'no' }>['because'], string>> = {
-  absent: 'There is nothing here',
-  archived: 'The course is in the archive; nobody joins it any more',
-  draft: 'The course is not open yet',
-  in: 'You are in this course already',
-  off: 'Joining in this way is switched off',
-  not_for: 'Joining in this way is not for you',
-  not_yet: 'Joining in this way is not open yet',
-  over: 'Joining in this way is over',
-  full: 'The course has no seat left',
-};
-
-export function cannot(because: keyof typeof WHY): Failure {
-  return new Failure('cannot_join', WHY[because], [
-    { path: 'because', value: because, expected: 'that one may join' },
-  ]);
 }
 
 /** Out of the line, without the seat that was offered, and what was asked and not answered is taken back. */

@@ -14,7 +14,7 @@ import { EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
 const HOUR_MS = 3_600_000;
 
 /**
- * Under the course's lock. Whoever comes by themselves is asked for after those who wait, so that it does not matter
+ * Under the course's lock, and from then on the transaction's seats are counted at this instant. Whoever comes by themselves is asked for after those who wait, so that it does not matter
  * whether a job has been quicker.
  *
  * @returns how many seats were offered

@@ -11,8 +11,8 @@ import { Failure } from '../failure.ts';
 import { post } from '../mail/post.ts';
 import { openForMembers } from '../members/lists/take-list.ts';
 import { EMPTY_HANDED, joiningOf } from './join-facts.ts';
-import { seat, waitFor } from './join.ts';
 import { factsOf, moveUp } from './line.ts';
+import { seat, waitFor } from './seating.ts';
 
 const HOUR_MS = 3_600_000;
 

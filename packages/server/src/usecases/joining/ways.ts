@@ -13,6 +13,9 @@ import {
   WaitingRow,
 } from '../../db/entities.ts';
 import type { InvitationRecord } from '../../db/entities.ts';
+import { announce } from '../../db/announce.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
+import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { doorFacts, groupsOf } from './door.ts';
 import type { Outside } from './door.ts';
@@ -133,10 +136,14 @@ export async function waysIn(
 /** Whoever is taken out may come again, to the end. */
 export async function outOfLine(
   em: EntityManager,
-  courseId: string,
+  { course, row }: Pick<KeptCourse, 'course' | 'row'>,
   people: readonly string[],
 ): Promise<void> {
+  const courseId = course.id;
   const ids = [...people];
-  await em.nativeDelete(WaitingRow, { courseId, personId: { $in: ids } });
-  await em.nativeDelete(HeldSeatRow, { courseId, holder: { $in: ids }, kind: 'offer' });
+  await underCourse(em, courseId, async (inner) => {
+    await inner.nativeDelete(WaitingRow, { courseId, personId: { $in: ids } });
+    await inner.nativeDelete(HeldSeatRow, { courseId, holder: { $in: ids }, kind: 'offer' });
+    await announce(inner, { course: courseId, seq: row.seq });
+  });
 }

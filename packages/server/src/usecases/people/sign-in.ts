@@ -1,8 +1,8 @@
 /** Signing in with address and password. */
 import { passwordMatches } from './passwords.ts';
 import type { Person } from '../../db/entities.ts';
-import { PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { accountOf } from './account-of.ts';
 import type { Attempts, SignInTry } from './attempts.ts';
 import { Failure } from '../failure.ts';
 
@@ -20,11 +20,7 @@ export async function signIn(
   password: string,
 ): Promise<Person> {
   const tried = await attempts.signIn(from);
-  const db = em.getConnection();
-  const [found] = await db.execute<{ id: string }[]>(`select id from person where lower(address) = ?`, [
-    from.address,
-  ]);
-  const person = found === undefined ? null : await em.findOne(PersonRow, { id: found.id });
+  const person = await accountOf(em, from.address);
   if (await passwordMatches(password, person?.passwordHash ?? null)) {
     await tried.giveBack();
     return person as Person;

@@ -6,16 +6,15 @@ import type { LoadedCourse } from '../../../db/course-rows.ts';
 import { HeldSeatRow, InvitationRow, MemberRow, TextRow } from '../../../db/entities.ts';
 import type { InvitationRecord, Person } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import { CheckConstraintViolationException } from '@mikro-orm/core';
 import { plainText } from '../../../text/plain-text.ts';
-import { accountOf } from '../../accounts/account-letter.ts';
+import { accountOf } from '../../people/account-of.ts';
 import { hashOfKey, newKey } from '../../accounts/keys.ts';
 import { Failure } from '../../failure.ts';
 import { post } from '../../mail/post.ts';
 import { openForMembers } from '../../members/lists/take-list.ts';
-import { cannot } from '../join.ts';
 import { holderOf } from '../join-facts.ts';
-import { atInstant, factsOf, moveUp } from '../line.ts';
+import { factsOf, moveUp } from '../line.ts';
+import { withSeats } from '../seating.ts';
 import { stateOf } from '../ways.ts';
 
 const DAY_MS = 86_400_000;
@@ -31,18 +30,12 @@ async function whole(
   now: string,
   work: (inner: EntityManager, loaded: LoadedCourse) => Promise<void>,
 ): Promise<void> {
-  try {
-    await em.transactional(async (inner) => {
-      const loaded = await openForMembers(inner, courseId);
-      await moveUp(inner, loaded, now);
-      await atInstant(inner, Date.parse(now));
-      await work(inner, loaded);
-      await announce(inner, { course: courseId, seq: loaded.row.seq });
-    });
-  } catch (error) {
-    const isFull = error instanceof CheckConstraintViolationException && /no seat left/.test(error.message);
-    throw isFull ? cannot('full') : error;
-  }
+  await withSeats(em, async (inner) => {
+    const loaded = await openForMembers(inner, courseId);
+    await moveUp(inner, loaded, now);
+    await work(inner, loaded);
+    await announce(inner, { course: courseId, seq: loaded.row.seq });
+  });
 }
 
 /** Whoever is on the course already, or has an invitation that is still open, is left out. */

@@ -13,8 +13,8 @@ import type { Desk, Notice } from '../../../desk/payment-desk.ts';
 import { Failure } from '../../failure.ts';
 import { post } from '../../mail/post.ts';
 import { EMPTY_HANDED, joiningOf } from '../join-facts.ts';
-import { cannot, seat, waitFor } from '../join.ts';
 import { atInstant, factsOf, moveUp } from '../line.ts';
+import { cannot, seat, waitFor, withSeats } from '../seating.ts';
 
 /** A seat is kept so long for whoever is at the desk. */
 export const PAYS_MS = 15 * 60_000;
@@ -44,7 +44,7 @@ export async function beginPayment(
   person: Person,
   now: string,
 ): Promise<Begun> {
-  const begun = await em.fork().transactional((inner) => keep(inner, courseId, person, now));
+  const begun = await withSeats(em.fork(), (inner) => keep(inner, courseId, person, now));
   if (!('payment' in begun)) return begun;
   const { id, amount, currency, page } = begun.payment;
   if (page != null) return { is: 'paying', page };
@@ -99,7 +99,6 @@ async function keep(
     await announce(em, { course: courseId, seq: loaded.row.seq });
     return { is: 'in', page: null };
   }
-  await atInstant(em, at);
   const before = await em.findOne(PaymentRow, { courseId, personId: person.id, state: 'begun' });
   const isSame = before !== null && before.amount === amount && before.currency === currency;
   const isInTime = before !== null && at < Date.parse(before.begunAt) + PAYS_MS;
