@@ -6,9 +6,10 @@ import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask, ProblemError } from '../api/client.ts';
 import { useMomentWords } from '../stores/moment-words.ts';
-import { LEAST_PASSWORD } from '../stores/passwords.ts';
+import { LEAST_PASSWORD } from '../stores/limits.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
+import PasswordField from '../ui/fields/PasswordField.vue';
 import PushButton from '../ui/frame/PushButton.vue';
 import { useProblemSentence } from '../words/problems.ts';
 import { browserName } from './browser-name.ts';
@@ -24,7 +25,6 @@ const password = ref('');
 const failure = ref<string | null>(null);
 const said = ref('');
 const isUnderWay = ref(false);
-const isShort = computed(() => password.value !== '' && password.value.length < LEAST_PASSWORD);
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   failure.value = null;
@@ -87,14 +87,10 @@ const nameOf = (browser: string): string => browserName(browser) ?? t('account.o
           autocomplete="current-password"
           required
         />
-        <VTextField
+        <PasswordField
           v-model="password"
           :label="t('account.own.new', { least: LEAST_PASSWORD })"
-          type="password"
-          autocomplete="new-password"
-          :error-messages="isShort ? [t('account.choose.short', { least: LEAST_PASSWORD })] : []"
-          :aria-invalid="isShort"
-          required
+          :short="t('account.choose.short', { least: LEAST_PASSWORD })"
         />
         <PushButton
           weight="main"

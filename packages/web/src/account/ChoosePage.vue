@@ -6,8 +6,9 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { VTextField } from 'vuetify/components/VTextField';
 import { ask, ProblemError } from '../api/client.ts';
-import { LEAST_PASSWORD } from '../stores/passwords.ts';
+import { LEAST_PASSWORD } from '../stores/limits.ts';
 import { useSession } from '../stores/session.ts';
+import PasswordField from '../ui/fields/PasswordField.vue';
 import PushButton from '../ui/frame/PushButton.vue';
 import { useProblemSentence } from '../words/problems.ts';
 import AccountFrame from './AccountFrame.vue';
@@ -25,7 +26,6 @@ const password = ref('');
 const failure = ref<string | null>(null);
 const isOver = ref(false);
 const isUnderWay = ref(false);
-const isShort = computed(() => password.value !== '' && password.value.length < LEAST_PASSWORD);
 const isReady = computed(
   () => password.value.length >= LEAST_PASSWORD && (kind.value === 'reset' || name.value.trim() !== ''),
 );
@@ -80,14 +80,10 @@ const choose = (): Promise<void> =>
         maxlength="200"
         required
       />
-      <VTextField
+      <PasswordField
         v-model="password"
         :label="t('account.choose.password', { least: LEAST_PASSWORD })"
-        type="password"
-        autocomplete="new-password"
-        :error-messages="isShort ? [t('account.choose.short', { least: LEAST_PASSWORD })] : []"
-        :aria-invalid="isShort"
-        required
+        :short="t('account.choose.short', { least: LEAST_PASSWORD })"
       />
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <PushButton weight="main" type="submit" :disabled="isUnderWay || found === null || !isReady">

@@ -1,12 +1,12 @@
 /** What the pages of accounts say of a browser, and how long a password has to be. */
 import { expect, test } from '@jest/globals';
-import { LEAST_PASSWORD as ofServer } from '@itinerary/contract';
+import { LEAST_PASSWORD as ofServer, MAX_ANSWER } from '@itinerary/contract';
 import { browserName } from '../../src/account/browser-name.ts';
-import { LEAST_PASSWORD } from '../../src/stores/passwords.ts';
+import { LEAST_PASSWORD, MOST_ANSWER } from '../../src/stores/limits.ts';
 import { formatAmount } from '../../src/words/intl.ts';
 
-test('a password is as long as the server wants it', () => {
-  expect(LEAST_PASSWORD).toBe(ofServer);
+test('a password is as long as the server wants it, and an answer as long as it takes', () => {
+  expect([LEAST_PASSWORD, MOST_ANSWER]).toEqual([ofServer, MAX_ANSWER]);
 });
 
 test.each([

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** An account for whoever is invited and has none: a name and a password, their address being confirmed by the letter. */
-import { computed, ref } from 'vue';
+import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
+import PasswordField from '../../ui/fields/PasswordField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { LEAST_PASSWORD } from '../../stores/passwords.ts';
+import { LEAST_PASSWORD } from '../../stores/limits.ts';
 
 defineProps<{ isUnderWay: boolean }>();
 /** Whoever is in has no account to make: what follows is the page's to do. */
@@ -12,20 +13,15 @@ const emit = defineEmits<{ make: [name: string, password: string] }>();
 const { t } = useI18n();
 const name = ref('');
 const password = ref('');
-const isShort = computed(() => password.value !== '' && password.value.length < LEAST_PASSWORD);
 </script>
 
 <template>
   <form class="account" @submit.prevent="emit('make', name.trim(), password)">
     <VTextField v-model="name" :label="t('learner.join.name')" autocomplete="name" maxlength="200" required />
-    <VTextField
+    <PasswordField
       v-model="password"
       :label="t('learner.join.password', { least: LEAST_PASSWORD })"
-      type="password"
-      autocomplete="new-password"
-      :error-messages="isShort ? [t('learner.join.shortPassword', { least: LEAST_PASSWORD })] : []"
-      :aria-invalid="isShort"
-      required
+      :short="t('learner.join.shortPassword', { least: LEAST_PASSWORD })"
     />
     <PushButton
       weight="main"

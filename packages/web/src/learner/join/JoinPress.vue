@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { VTextarea } from 'vuetify/components/VTextarea';
 import { ask, ProblemError } from '../../api/client.ts';
+import { MOST_ANSWER } from '../../stores/limits.ts';
 import { useMomentWords } from '../../stores/moment-words.ts';
 import { useSession } from '../../stores/session.ts';
 import { formatAmount } from '../../words/intl.ts';
@@ -22,7 +23,6 @@ const props = defineProps<{
 }>();
 /** It stands otherwise than it did: to be asked anew. */
 const emit = defineEmits<{ changed: [] }>();
-const MOST_ANSWER = 2000;
 const { t, locale } = useI18n();
 const route = useRoute();
 const router = useRouter();
