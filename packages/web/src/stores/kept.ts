@@ -90,15 +90,15 @@ export async function forget(kept: Kept): Promise<void> {
  * Keeps the newest of what it is handed, one at a time: what changes while something is being written waits, and only
  * the last of it is written. Resolves when nothing waits any more.
  *
- * @param done told after each: whether it is on the device.
+ * @param done told after each: whether it is on the device, and what it was.
  */
-export function keeper(done: (isKept: boolean) => void): (kept: Kept) => Promise<void> {
+export function keeper(done: (isKept: boolean, kept: Kept) => void): (kept: Kept) => Promise<void> {
   const waiting = new Map<string, Kept>();
   let writing: Promise<void> | null = null;
   async function write(): Promise<void> {
     for (const [key, kept] of waiting) {
       waiting.delete(key);
-      done(await put(kept));
+      done(await put(kept), kept);
     }
     if (waiting.size > 0) await write();
   }

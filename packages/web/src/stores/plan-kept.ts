@@ -21,16 +21,26 @@ interface Keeping {
 interface KeptPlan {
   /** All that is not sent yet is on the device. */
   readonly isKept: Ref<boolean>;
+  /** How many of them are, by what was written last. */
+  readonly onDevice: Ref<number>;
   readonly takeUp: (kept: Kept) => Promise<void>;
 }
 
 export function useKeptPlan({ copy, owner, named, took }: Keeping): KeptPlan {
   const texts = useTexts();
   const isKept = ref(false);
-  const keep = keeper((is) => (isKept.value = is));
+  const onDevice = ref(0);
+  let deviceTakes = false;
+  // What was made while an older state was being written is not on the device with that.
+  const keep = keeper((is, { changes }) => {
+    deviceTakes = is;
+    onDevice.value = is ? changes.length : 0;
+    isKept.value = is && changes === copy.value?.pending;
+  });
 
   async function keepPending(): Promise<void> {
     if (copy.value === null) return;
+    isKept.value = false;
     const { base, seq, pending } = copy.value;
     const texts = named(pending);
     await keep({ person: owner(), course: base.id, page: THIS_PAGE, seq, changes: pending, texts });
@@ -65,8 +75,8 @@ export function useKeptPlan({ copy, owner, named, took }: Keeping): KeptPlan {
     took(kept, up.notices);
     await keepPending();
     // On the device under this page's name now, unless it was this page's before, or the device takes nothing more.
-    if (kept.page !== THIS_PAGE && isKept.value) await forget(kept);
+    if (kept.page !== THIS_PAGE && deviceTakes) await forget(kept);
   }
 
-  return { isKept, takeUp };
+  return { isKept, onDevice, takeUp };
 }

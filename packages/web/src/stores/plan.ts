@@ -107,7 +107,7 @@ export const usePlan = defineStore('plan', () => {
   }
 
   const { stateOf, settled } = useFieldStates(() => copy.value?.pending ?? []);
-  const { isKept, takeUp } = useKeptPlan({
+  const { isKept, onDevice, takeUp } = useKeptPlan({
     copy,
     owner: () => owner,
     named: (changes) => textsNamed(changes),
@@ -310,6 +310,7 @@ export const usePlan = defineStore('plan', () => {
     isUnsaved,
     unsent,
     isKept,
+    onDevice,
     stateOf,
     open,
     change,

@@ -66,6 +66,18 @@ async function leave(kept: Partial<Kept>): Promise<void> {
 }
 
 describe('what is not sent yet', () => {
+  test('is not said to be on the device before it is', async () => {
+    const plan = await opened();
+    at.server.trouble = 'away';
+    plan.set('A', 'title', 'One', 'A');
+    await pass(10);
+    expect([plan.isKept, plan.onDevice]).toEqual([true, 1]);
+    plan.set('A', 'title', 'Two', 'One');
+    expect([plan.isKept, plan.onDevice, plan.unsent]).toEqual([false, 1, 2]);
+    await pass(10);
+    expect([plan.isKept, plan.onDevice]).toEqual([true, 2]);
+  });
+
   test('is on the device at once, and gone from it when it has been sent', async () => {
     const plan = await opened();
     at.server.trouble = 'away';

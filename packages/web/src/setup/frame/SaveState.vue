@@ -13,9 +13,9 @@ const sentence = computed(() => {
     case 'saving':
       return t('setup.saving.saving');
     case 'retrying':
-      return plan.isKept ? t('setup.saving.kept', plan.unsent) : t('setup.saving.retrying');
+      return plan.onDevice > 0 ? t('setup.saving.kept', plan.onDevice) : t('setup.saving.retrying');
     case 'stopped':
-      return plan.isKept ? t('setup.saving.stoppedKept', plan.unsent) : t('setup.saving.stopped');
+      return plan.onDevice > 0 ? t('setup.saving.stoppedKept', plan.onDevice) : t('setup.saving.stopped');
     case 'saved':
       return plan.savedAt === null
         ? t('setup.saving.allSaved')
