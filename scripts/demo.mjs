@@ -61,7 +61,7 @@ await run(async () => {
     database = await demoDatabase();
     await buildServer();
     await buildWeb();
-    standIns = await startStandIns({ at: port + 10, folder: DATA });
+    standIns = await startStandIns({ at: port + 10, folder: DATA, now: process.env.ITINERARY_NOW });
     const env = {
       ...standIns.env,
       DATABASE_URL: database.url,
@@ -81,7 +81,7 @@ await run(async () => {
       ownGroup: true,
     });
     console.log(
-      `\nItinerary is ready at http://127.0.0.1:${port}\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}\n(Ctrl-C stops it; the data stays.)`,
+      `\nItinerary is ready at http://127.0.0.1:${port}\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}, time passes in the registry at ${standIns.registry.url}\n(Ctrl-C stops it; the data stays.)`,
     );
     const code = await new Promise((resolve) => server.once('exit', resolve));
     if (code !== 0 && code !== null) {

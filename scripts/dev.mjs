@@ -53,7 +53,7 @@ await run(async () => {
       ownGroup: true,
     });
     console.log(
-      `\nItinerary with hot reload is at http://127.0.0.1:4601\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}\n(Ctrl-C stops it; the data stays.)`,
+      `\nItinerary with hot reload is at http://127.0.0.1:4601\nLetters are read at ${standIns.letterBox.url}, payments made at ${standIns.payDesk.url}, time passes in the registry at ${standIns.registry.url}\n(Ctrl-C stops it; the data stays.)`,
     );
     await new Promise((resolve) => vite.once('exit', resolve));
   } finally {

@@ -102,6 +102,7 @@ export function buildServer() {
     'text/cleaning-worker.ts',
     'standins/letter-box.ts',
     'standins/pay-desk.ts',
+    'standins/registry.ts',
   ].map((entry) => `packages/server/src/${entry}`);
   return buildWhenStale('the server', [...SHARED, 'packages/server/src'], SERVER_DIST, () =>
     bundle(entries, SERVER_DIST),

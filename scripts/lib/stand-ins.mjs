@@ -11,21 +11,29 @@ import { end, service } from './processes.mjs';
  *
  * @param at the port of the first page, the others after it; null: any that are free
  * @param folder where they keep what they take; undefined: in memory alone
+ * @param now the instant at which the registry begins; undefined: it begins today
  */
-export async function startStandIns({ at = null, folder } = {}) {
+export async function startStandIns({ at = null, folder, now } = {}) {
   const file = (name) => (folder === undefined ? undefined : join(folder, name));
   const letterBox = await startLetterBox({ at: await pagePort(at), file: file('letters.jsonl') });
   const payDesk = await startPayDesk({
     at: await pagePort(at === null ? null : at + 1),
     file: file('payments.jsonl'),
   });
+  const registry = await startRegistry({
+    at: await pagePort(at === null ? null : at + 2),
+    file: file('registry.jsonl'),
+    now,
+  });
   return {
-    env: { ...letterBox.env, ...payDesk.env },
+    env: { ...letterBox.env, ...payDesk.env, ...registry.env },
     letterBox,
     payDesk,
+    registry,
     stop: async () => {
       await end(letterBox.child);
       await end(payDesk.child);
+      await end(registry.child);
     },
   };
 }
@@ -39,6 +47,33 @@ async function pagePort(port) {
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
   return isFree ? port : null;
+}
+
+async function startRegistry({ at, file, now }) {
+  const port = at ?? (await freePort());
+  const secret = randomBytes(24).toString('hex');
+  const env = {
+    REGISTRY_PORT: String(port),
+    REGISTRY_SECRET: secret,
+    ...(file === undefined ? {} : { REGISTRY_FILE: file }),
+    ...(now === undefined ? {} : { ITINERARY_NOW: now }),
+  };
+  const child = await service('The registry', process.execPath, [join(SERVER_DIST, 'registry.js')], {
+    env,
+    ready: /registry at/,
+    ownGroup: true,
+  });
+  const url = `http://127.0.0.1:${port}`;
+  return {
+    child,
+    url,
+    env: {
+      ITINERARY_REGISTRY: `${url}/ims/oneroster/rostering/v1p2`,
+      ITINERARY_REGISTRY_TOKENS: `${url}/token`,
+      ITINERARY_REGISTRY_NAME: 'itinerary',
+      ITINERARY_REGISTRY_SECRET: secret,
+    },
+  };
 }
 
 async function startPayDesk({ at, file }) {

@@ -48,7 +48,7 @@ export async function startTestServer(postgres) {
   await postgres.createDatabase(database, TEMPLATE);
   const port = await freePort();
   const main = join(SERVER_DIST, 'main.js');
-  const standIns = await startStandIns();
+  const standIns = await startStandIns({ now: NOW });
   const env = {
     ...standIns.env,
     DATABASE_URL: postgres.url(database),
@@ -74,6 +74,7 @@ export async function startTestServer(postgres) {
     E2E_SERVER: main,
     E2E_LETTERS: standIns.letterBox.url,
     E2E_DESK: standIns.payDesk.url,
+    E2E_REGISTRY: standIns.registry.url,
     CHROME_PATH: chromium(),
   };
   const stop = async () => {

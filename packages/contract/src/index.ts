@@ -71,6 +71,17 @@ export type {
   InvitedAct,
   WaysInAnswer,
 } from './joining/ways-schemas.ts';
+export { MAX_FOLLOWED } from './registry/schemas.ts';
+export type {
+  FollowsRequest,
+  RegistryAnswer,
+  RegistryClass,
+  RegistryReadingAnswer,
+  RegistryStep,
+  SettleRequest,
+  TaughtAnswer,
+} from './registry/schemas.ts';
+export type { REGISTRY_ROUTES } from './registry/routes.ts';
 export type { DoorFactsAnswer } from './shape/door.ts';
 export { mailAddressSchema } from './shape/mail.ts';
 export { LEAST_PASSWORD, MAX_NAME } from './accounts/schemas.ts';

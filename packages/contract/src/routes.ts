@@ -13,6 +13,7 @@ import { MESSAGES_ROUTES } from './messages/routes.ts';
 import { PEOPLE_ROUTES } from './people/routes.ts';
 import { PLAN_ROUTES } from './plan/routes.ts';
 import { READING_ROUTES } from './reading/routes.ts';
+import { REGISTRY_ROUTES } from './registry/routes.ts';
 import { SERVICE_ROUTES } from './service/routes.ts';
 
 export const ROUTES = {
@@ -25,6 +26,7 @@ export const ROUTES = {
   ...FILES_ROUTES,
   ...MEMBERS_ROUTES,
   ...JOINING_ROUTES,
+  ...REGISTRY_ROUTES,
   ...ACCESS_ROUTES,
   ...MESSAGES_ROUTES,
   ...READING_ROUTES,

@@ -71,6 +71,8 @@ export { AWAY, CONTACT_CARDS, fillText, relinkText } from './text/fill.ts';
 export type { Filling, LinkTarget } from './text/fill.ts';
 export { formulaHtml } from './text/formula.ts';
 export type { SetTex } from './text/formula.ts';
+export { csvOf } from './course/csv.ts';
+export type { CsvCell } from './course/csv.ts';
 export { escapeHtml, piecesOf } from './text/pieces.ts';
 export type { FormulaPiece, ItemPiece, Piece, PicturePiece } from './text/pieces.ts';
 export { linkTargets } from './learner/links.ts';

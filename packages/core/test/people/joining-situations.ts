@@ -228,6 +228,12 @@ const STATE: readonly Situation[] = [
     answer: 'yes',
   },
   {
+    name: 'never in a course for its members alone, on the registry’s list',
+    course: { finding: 'members' },
+    way: { kind: 'registry' },
+    answer: 'yes',
+  },
+  {
     name: 'removed before, on the registry’s list',
     joiner: { standing: 'removed' },
     way: { kind: 'registry' },

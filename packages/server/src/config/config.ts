@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import type { Clock } from './clock.ts';
 import type { DeskSettings } from '../desk/payment-desk.ts';
+import type { RegistrySettings } from '../registry/registry.ts';
 import type { MailSettings } from '../mail/carrier.ts';
 import { runningClock, standingClock, systemClock, toldClock } from './clock.ts';
 
@@ -25,6 +26,8 @@ export interface Config {
   readonly mail: MailSettings | null;
   /** Null: nobody pays here. */
   readonly desk: DeskSettings | null;
+  /** Null: the institution has none that can be read. */
+  readonly registry: RegistrySettings | null;
   /** Jobs of the queue are done by this process. */
   readonly jobs: boolean;
   /** Every answer is held against the contract: for tests and developing, since it takes its time. */
@@ -53,6 +56,7 @@ export function readConfig(env: Environment): Config {
     site: siteOf(env['ITINERARY_SITE'] ?? `http://${env['HOST'] ?? '127.0.0.1'}:${port}`),
     mail: mailOf(env),
     desk: deskOf(env),
+    registry: registryOf(env),
     jobs: env['ITINERARY_JOBS'] !== '0',
     checksAnswers: env['ITINERARY_CHECK_ANSWERS'] === '1',
   };
@@ -86,6 +90,25 @@ function deskOf(env: Environment): DeskSettings | null {
     throw new Error(`ITINERARY_DESK is "${url}"; expected an address such as https://desk.example`);
   }
   return { url: url.replace(/\/+$/, ''), secret: required(env, 'ITINERARY_DESK_SECRET') };
+}
+
+function registryOf(env: Environment): RegistrySettings | null {
+  const text = env['ITINERARY_REGISTRY'];
+  if (text === undefined || text === '') return null;
+  const [url, tokens] = (['ITINERARY_REGISTRY', 'ITINERARY_REGISTRY_TOKENS'] as const).map((name) => {
+    const address = required(env, name);
+    if (URL.canParse(address) && /^https?:$/.test(new URL(address).protocol))
+      return address.replace(/\/+$/, '');
+    throw new Error(
+      `${name} is "${address}"; expected an address such as https://registry.example/ims/oneroster/rostering/v1p2`,
+    );
+  });
+  return {
+    url: url ?? '',
+    tokens: tokens ?? '',
+    name: required(env, 'ITINERARY_REGISTRY_NAME'),
+    secret: required(env, 'ITINERARY_REGISTRY_SECRET'),
+  };
 }
 
 /** `told`: the process that started this one says when it is later, by a message with the instant. */

@@ -3,6 +3,14 @@ import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
 import { AccountKeyRow, LetterRow } from './account-entities.ts';
 import { PaymentRow } from './payment-entities.ts';
+import {
+  RegistryAnswerRow,
+  RegistryFollowRow,
+  RegistryLinkRow,
+  RegistryNewsRow,
+  RegistryReadingRow,
+  RegistryStandingRow,
+} from './registry-entities.ts';
 import { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
 import type { Language } from './joining-entities.ts';
 import { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
@@ -266,6 +274,15 @@ export type NodeRecord = InferEntity<typeof NodeRow>;
 
 export { AccountKeyRow, LetterRow } from './account-entities.ts';
 export type { AccountKeyRecord, LetterRecord } from './account-entities.ts';
+export {
+  RegistryAnswerRow,
+  RegistryFollowRow,
+  RegistryLinkRow,
+  RegistryNewsRow,
+  RegistryReadingRow,
+  RegistryStandingRow,
+} from './registry-entities.ts';
+export type { RegistryLinkRecord, RegistryQuestion } from './registry-entities.ts';
 export { PaymentRow } from './payment-entities.ts';
 export type { PaymentRecord, PaymentState } from './payment-entities.ts';
 export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
@@ -280,6 +297,12 @@ export { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './
 export type { MemberListRecord, MemberRecord, StandingBefore, TouchedMember } from './member-entities.ts';
 
 export const ENTITIES = [
+  RegistryAnswerRow,
+  RegistryFollowRow,
+  RegistryLinkRow,
+  RegistryNewsRow,
+  RegistryReadingRow,
+  RegistryStandingRow,
   AccountKeyRow,
   HeldSeatRow,
   InvitationRow,

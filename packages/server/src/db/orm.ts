@@ -19,6 +19,7 @@ import { Migration0012 } from './migrations/migration-0012.ts';
 import { Migration0013 } from './migrations/migration-0013.ts';
 import { Migration0014 } from './migrations/migration-0014.ts';
 import { Migration0015 } from './migrations/migration-0015.ts';
+import { Migration0016 } from './migrations/migration-0016.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -40,6 +41,7 @@ export const MIGRATIONS = [
   { name: '0013-joining-by-code', class: Migration0013 },
   { name: '0014-lines-invitations-accounts', class: Migration0014 },
   { name: '0015-payments', class: Migration0015 },
+  { name: '0016-registry', class: Migration0016 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

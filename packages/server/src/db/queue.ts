@@ -16,6 +16,8 @@ export interface Jobs {
   /** The money of one that was paid when there was no seat any more. */
   readonly pay_back: { readonly payment: string };
   readonly move_up: { readonly course: string };
+  readonly read_registry: Readonly<Record<string, never>>;
+  readonly follow_registry: { readonly course: string };
 }
 export type JobName = keyof Jobs;
 

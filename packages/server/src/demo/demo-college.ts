@@ -165,6 +165,16 @@ export async function writeDemoCollege(
 }
 
 const TABLES = [
+  'registry_standing',
+  'registry_answer',
+  'registry_news',
+  'registry_link',
+  'registry_follow',
+  'registry_enrolment',
+  'registry_person',
+  'registry_class',
+  'registry_term',
+  'registry_reading',
   'payment',
   'receipt_count',
   'letter',

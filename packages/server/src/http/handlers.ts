@@ -7,6 +7,7 @@ import { DESK } from './handlers/desk.ts';
 import { FILES } from './handlers/files.ts';
 import { INSTITUTION } from './handlers/institution.ts';
 import { JOINING } from './handlers/joining.ts';
+import { REGISTRY } from './handlers/registry.ts';
 import { MEMBERS } from './handlers/members.ts';
 import { MESSAGES } from './handlers/messages.ts';
 import { PEOPLE } from './handlers/people.ts';
@@ -24,6 +25,7 @@ export const HANDLERS: { readonly [Name in RouteName]: Handler<Name> } = {
   ...FILES,
   ...MEMBERS,
   ...JOINING,
+  ...REGISTRY,
   ...ACCESS,
   ...MESSAGES,
   ...READING,

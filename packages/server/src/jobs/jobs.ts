@@ -17,12 +17,17 @@ import { openReturns } from '../mail/returns.ts';
 import type { Returns } from '../mail/returns.ts';
 import { accountLetter } from '../usecases/accounts/account-letter.ts';
 import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
+import { followCourse, followWhatIsDue } from '../usecases/registry/follow-course.ts';
+import { takeReading } from '../usecases/registry/take-reading.ts';
+import { openRegistry } from '../registry/registry.ts';
 import { askDesk } from '../usecases/joining/paying/pay.ts';
 import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
 
 const MOST_CONNECTIONS = 6;
 const LOOK_MS = 10_000;
 const AGAIN_MS = 2000;
+/** The registry is read every quarter of an hour, and when somebody asks. */
+const CRONTAB = '* * * * * sweep\n*/15 * * * * read_registry ?jobKey=read_registry';
 
 export interface RunningJobs {
   /** Does now what there is to do, and what is looked for every minute: for tests, whose clock stands. */
@@ -36,6 +41,7 @@ type Tasks = { readonly [Name in JobName]: (told: Jobs[Name]) => Promise<void> }
 
 function tasksOf(config: Config, database: Database, carrier: Carrier | null): Tasks {
   const desk = config.desk === null ? null : openDesk(config.desk);
+  const registry = config.registry === null ? null : openRegistry(config.registry);
   const now = (): string => config.clock.now();
   return {
     // Without a mail service letters wait until there is one.
@@ -54,6 +60,10 @@ function tasksOf(config: Config, database: Database, carrier: Carrier | null): T
       await desk.payBack(found.deskId);
     },
     move_up: ({ course }) => moveUpCourse(database.em.fork(), course, now()),
+    read_registry: async () => {
+      if (registry !== null) await takeReading(database.em.fork(), registry, now());
+    },
+    follow_registry: ({ course }) => followCourse(database.em.fork(), course, now()),
   };
 }
 
@@ -79,7 +89,10 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
   });
   const carrier = mail === null ? null : openCarrier(mail, secret);
   const tasks = tasksOf(config, database, carrier);
-  const sweep = (): Promise<void> => sweepLines(database.em.fork(), config.clock.now());
+  const sweep = async (): Promise<void> => {
+    await sweepLines(database.em.fork(), config.clock.now());
+    await followWhatIsDue(database.em.fork(), config.clock.now());
+  };
   const taskList: TaskList = {
     ...(Object.fromEntries(
       Object.entries(tasks).map(([name, task]) => [name, (told: unknown) => task(told as never)]),
@@ -95,7 +108,7 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
   }, LOOK_MS);
   looking.unref();
   const start = (): Promise<Runner> =>
-    run({ ...shared, concurrency: 4, pollInterval: 1000, crontab: '* * * * * sweep' });
+    run({ ...shared, concurrency: 4, pollInterval: 1000, crontab: CRONTAB });
   let runner: Runner | null = null;
   let isStopping = false;
   /** A database that is away for a while may end the library's own run: it is begun again. */

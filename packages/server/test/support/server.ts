@@ -64,6 +64,7 @@ export async function serverOn(name: string, config: Partial<Config> = {}): Prom
     site: 'http://itinerary.example',
     mail: null,
     desk: null,
+    registry: null,
     // Done when a test says so.
     jobs: false,
     checksAnswers: true,

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { storableSchema } from './basics.ts';
 import { momentSchema } from './moment-schema.ts';
 
-/** Staff who add somebody need no switch; the others follow as they are built. */
-export const SWITCHED_WAYS = ['link', 'invitation', 'request', 'paying'] as const;
+/** Staff who add somebody need no switch. */
+export const SWITCHED_WAYS = ['registry', 'link', 'invitation', 'request', 'paying'] as const;
 export type SwitchedWay = (typeof SWITCHED_WAYS)[number];
 
 export const MAX_SEATS = 100_000;

@@ -86,7 +86,8 @@ function earliest(...instants: readonly (number | null)[]): number | null {
  */
 export function canJoin(course: JoinCourse, joiner: Joiner, way: JoinWay, at: number): JoinAnswer {
   const isStaff = way.kind === 'staff';
-  if (!isStaff && !knowsOf(course, joiner, at)) return no('absent');
+  // Whom the registry has in a class of it knows of it.
+  if (!isStaff && way.kind !== 'registry' && !knowsOf(course, joiner, at)) return no('absent');
   if (course.state === 'archived') return no('archived');
   const isLive = course.state === 'live' || (course.goesLive !== null && at >= course.goesLive);
   if (!isStaff && !isLive) return no('draft', course.goesLive);

@@ -9,6 +9,7 @@ import type { LoadedCourse } from '../../db/course-rows.ts';
 import { CourseRow, HeldSeatRow, MemberRow, PersonRow, WaitingRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { post } from '../mail/post.ts';
+import { bringInFromLine } from '../registry/bring-in.ts';
 import { EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
 
 const HOUR_MS = 3_600_000;
@@ -43,6 +44,12 @@ export async function moveUp(em: EntityManager, { course, row }: LoadedCourse, n
   );
   const lapsesAt = at + course.answerHours * HOUR_MS;
   for (const { person, way } of due) {
+    // Whom the registry has is not asked: they are taken in.
+    if (way === 'registry') {
+      await bringInFromLine(em, course, row.institutionId, person, now);
+      await em.nativeDelete(WaitingRow, { courseId, personId: person });
+      continue;
+    }
     await em.nativeDelete(WaitingRow, { courseId, personId: person });
     em.persist(em.create(HeldSeatRow, { courseId, holder: person, kind: 'offer', way, lapsesAt }));
     await em.flush();

@@ -46,7 +46,7 @@ export async function waitFor(
   em: EntityManager,
   courseId: string,
   person: Pick<Person, 'id'>,
-  way: OpenWay,
+  way: OpenWay | 'registry',
   { line, isIn }: Extract<JoinAnswer, { can: 'wait' }>,
   now: string,
 ): Promise<void> {

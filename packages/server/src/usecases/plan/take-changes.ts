@@ -7,7 +7,7 @@ import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
 import { applyChange } from '@itinerary/core';
 import type { Change, DeepReadonly, Refusal, TakenChange, Viewer } from '@itinerary/core';
-import { loadCourse, writeCourse } from '../../db/course-rows.ts';
+import { loadCourse } from '../../db/course-rows.ts';
 import { ChangeRow, CourseRow, PersonRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -23,6 +23,7 @@ import type { Cleaning } from '../../text/cleaning.ts';
 import { Failure } from '../failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
+import { writeChange } from './own-change.ts';
 import { factsOfTexts } from './texts.ts';
 import { announce } from '../../db/announce.ts';
 import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
@@ -99,20 +100,13 @@ async function decide(
     (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
-  const seq = loaded.row.seq + 1;
-  writeCourse(em, loaded, applied.course);
-  loaded.row.seq = seq;
-  em.persist(
-    em.create(ChangeRow, {
-      courseId,
-      seq,
-      id: change.id,
-      authorId: author.person.id,
-      edits: change.edits,
-      undoes: change.undoes ?? null,
-      at: now,
-    }),
-  );
+  const seq = writeChange(em, loaded, applied.course, {
+    id: change.id,
+    edits: change.edits,
+    author: author.person.id,
+    undoes: change.undoes ?? null,
+    at: now,
+  });
   await em.flush();
   await announce(em, { course: courseId, seq });
   return null;

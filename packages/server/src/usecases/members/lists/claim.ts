@@ -4,7 +4,7 @@
  */
 import type { EntityManager } from '../../../db/orm.ts';
 
-const MOVED = ['member_group', 'person_exception', 'deed', 'visit', 'member'];
+const MOVED = ['registry_link', 'member_group', 'person_exception', 'deed', 'visit', 'member'];
 
 /**
  * Under the course's lock.

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import type { Course, Group } from '@itinerary/core';
 import { addressKey, calledOf } from '@itinerary/core/people';
-import type { Named, Roster, RosterMember } from '@itinerary/core/people';
+import type { Named, Roster, RosterMember, WayKind } from '@itinerary/core/people';
 import { MemberGroupRow, MemberRow, PersonRow } from '../../../db/entities.ts';
 import type { MemberRecord, Person } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
@@ -125,10 +125,15 @@ export interface Writing {
   readonly standing: RosterRows;
   /** Accounts of those who are not on the course, by id. */
   readonly accounts: ReadonlyMap<string, Person>;
+  /** By which whoever comes or returns does so. */
+  readonly way?: WayKind;
 }
 
 /** One member as the roster has them; the caller flushes. */
-export function writeMember({ em, course, now, ...rest }: Writing, member: RosterMember): void {
+export function writeMember(
+  { em, course, now, way = 'staff', ...rest }: Writing,
+  member: RosterMember,
+): void {
   const { standing, accounts, institutionId } = rest;
   const courseId = course.id;
   const personId = member.key;
@@ -154,12 +159,12 @@ export function writeMember({ em, course, now, ...rest }: Writing, member: Roste
     leftHow: member.state === 'in' ? null : (row?.leftHow ?? ('removed' as const)),
     listed: saidOf(member, person),
     // Whom a list brings back, staff bring back.
-    ...(row !== undefined && row.leftAt !== null && member.state === 'in' ? { way: 'staff' as const } : {}),
+    ...(row !== undefined && row.leftAt !== null && member.state === 'in' ? { way } : {}),
     isListed: member.isListed,
     cells: member.cells,
   };
   if (row === undefined) {
-    em.persist(em.create(MemberRow, { courseId, personId, joinedAt: now, way: 'staff', ...values }));
+    em.persist(em.create(MemberRow, { courseId, personId, joinedAt: now, way, ...values }));
   } else em.assign(row, values);
   writeGroups(em, course, member, standing.groupsOf.get(personId) ?? []);
 }

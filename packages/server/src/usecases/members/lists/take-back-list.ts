@@ -1,16 +1,16 @@
 /** A class list taken back as one act: whole while everybody it touched is as it left them, else not at all. */
-import { applyChange, setTableEntry } from '@itinerary/core';
+import { setTableEntry } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
 import { calledOf, takeBackList as backInCore } from '@itinerary/core/people';
 import type { RosterMember } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../../db/announce.ts';
-import { writeCourse } from '../../../db/course-rows.ts';
 import type { LoadedCourse } from '../../../db/course-rows.ts';
-import { ChangeRow, MemberGroupRow, MemberListRow, MemberRow, PersonRow } from '../../../db/entities.ts';
+import { MemberGroupRow, MemberListRow, MemberRow, PersonRow } from '../../../db/entities.ts';
 import type { MemberListRecord } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
 import { Failure } from '../../failure.ts';
+import { makeOwnChange } from '../../plan/own-change.ts';
 import { mustKeepInstructor } from './keep-instructor.ts';
 import { readRoster, writeMember } from './roster-rows.ts';
 import { openForMembers } from './take-list.ts';
@@ -96,14 +96,9 @@ async function removeGroups(
     .filter((group) => course.groups[group] !== undefined && !used.has(group) && !isNamed(course, group))
     .map((group) => setTableEntry(course, 'groups', group, null));
   if (edits.length === 0) return;
-  const id = randomUUID();
-  const applied = applyChange(course, { id, edits });
+  const applied = makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
   if (!applied.ok)
     throw new Error(`the classes of list ${listId} cannot be removed: ${applied.refusal.code}`);
-  const seq = loaded.row.seq + 1;
-  writeCourse(em, loaded, applied.course);
-  loaded.row.seq = seq;
-  em.persist(em.create(ChangeRow, { courseId, seq, id, authorId: author, edits, undoes: null, at: now }));
   await em.flush();
 }
 

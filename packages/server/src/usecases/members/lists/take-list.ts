@@ -1,18 +1,19 @@
 /** A class list taken into a course as one act: one transaction under the course's lock, taken once. */
 import type { ListCounts, SentRow, TakeList } from '@itinerary/contract';
-import { applyChange, setTableEntry } from '@itinerary/core';
+import { setTableEntry } from '@itinerary/core';
 import type { Course, Edit, Group } from '@itinerary/core';
 import { addressKey, applyList, reconcile } from '@itinerary/core/people';
 import type { AppliedList, ListRow, Reconciliation } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../../db/announce.ts';
-import { loadCourse, writeCourse } from '../../../db/course-rows.ts';
+import { loadCourse } from '../../../db/course-rows.ts';
 import type { LoadedCourse } from '../../../db/course-rows.ts';
-import { ChangeRow, MemberListRow, PersonRow } from '../../../db/entities.ts';
+import { MemberListRow, PersonRow } from '../../../db/entities.ts';
 import type { Person, StandingBefore, TouchedMember } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
 import { Failure } from '../../failure.ts';
 import { nothingHere } from '../../nothing-here.ts';
+import { makeOwnChange } from '../../plan/own-change.ts';
 import { claimIn } from './claim.ts';
 import { mustKeepInstructor } from './keep-instructor.ts';
 import { readRoster, stampOf, writeMember } from './roster-rows.ts';
@@ -121,13 +122,13 @@ function goneAmong({ gone }: Reconciliation, wanted: readonly string[]): Readonl
 }
 
 /** Accounts of the institution by the addresses of a list, folded. */
-async function accountsOf(
+export async function accountsOf(
   em: EntityManager,
   institutionId: string,
-  rows: readonly SentRow[],
+  rows: readonly { readonly address?: string | null | undefined }[],
 ): Promise<ReadonlyMap<string, Person>> {
   const addresses = [
-    ...new Set(rows.flatMap(({ address }) => (address === undefined ? [] : [addressKey(address)]))),
+    ...new Set(rows.flatMap(({ address }) => (address == null ? [] : [addressKey(address)]))),
   ];
   if (addresses.length === 0) return new Map();
   const found = await em.execute<{ id: string }[]>(
@@ -175,7 +176,7 @@ async function makeGroups(
   const last = Math.max(0, ...Object.values(course.groups).map(({ at }) => at));
   const made = missing.map((group, at) => ({ id: randomUUID(), group: { ...group, at: last + 1 + at } }));
   const edits: Edit[] = made.map((one) => setTableEntry(course, 'groups', one.id, one.group));
-  const applied = applyChange(course, { id, edits });
+  const applied = makeOwnChange(em, loaded, { id, edits, author: author.id, at: now });
   if (!applied.ok) {
     const { name, kind } = missing[0] as (typeof missing)[number];
     throw new Failure(
@@ -190,12 +191,6 @@ async function makeGroups(
       ],
     );
   }
-  const seq = loaded.row.seq + 1;
-  writeCourse(em, loaded, applied.course);
-  loaded.row.seq = seq;
-  em.persist(
-    em.create(ChangeRow, { courseId: course.id, seq, id, authorId: author.id, edits, undoes: null, at: now }),
-  );
   return { course: applied.course, ids: made.map((one) => one.id) };
 }
 

@@ -1,0 +1,348 @@
+/** What a reading of the registry changes in a course, as one act under its lock; done twice it is done once. */
+import type { RegistryStep } from '@itinerary/contract';
+import { planCourse } from '@itinerary/core';
+import type { CoursePlan } from '@itinerary/core';
+import { calledOf, canJoin, changed, followRegistry, wayIn, wayOf } from '@itinerary/core/people';
+import type {
+  Following,
+  FollowStep,
+  JoinCourse,
+  Linked,
+  RegistryPerson,
+  RosterMember,
+} from '@itinerary/core/people';
+import { randomUUID } from 'node:crypto';
+import { announce } from '../../db/announce.ts';
+import { loadCourse } from '../../db/course-rows.ts';
+import type { LoadedCourse } from '../../db/course-rows.ts';
+import {
+  PersonRow,
+  RegistryAnswerRow,
+  RegistryFollowRow,
+  RegistryLinkRow,
+  RegistryNewsRow,
+  RegistryReadingRow,
+  RegistryStandingRow,
+  WaitingRow,
+} from '../../db/entities.ts';
+import type { RegistryLinkRecord } from '../../db/entities.ts';
+import type { EntityManager } from '../../db/orm.ts';
+import { joinCourse, joinerOf } from '../joining/join-facts.ts';
+import { moveUp } from '../joining/line.ts';
+import { waitFor } from '../joining/seating.ts';
+import { claimIn } from '../members/lists/claim.ts';
+import { mustKeepInstructor } from '../members/lists/keep-instructor.ts';
+import { readRoster, writeMember } from '../members/lists/roster-rows.ts';
+import type { RosterRows, Writing } from '../members/lists/roster-rows.ts';
+import { calledBy, freeAccounts, memberFrom, placeFor, takeAccount } from './bring-in.ts';
+import { peopleFollowed } from './people-followed.ts';
+import { fieldsOf, keptFields } from './said-of.ts';
+import { EMPTY_HANDED } from '../joining/join-facts.ts';
+
+/** What is done step by step, and what it comes to. */
+interface Doing {
+  readonly em: EntityManager;
+  readonly loaded: LoadedCourse;
+  readonly plan: CoursePlan;
+  readonly standing: RosterRows;
+  readonly links: ReadonlyMap<string, RegistryLinkRecord>;
+  readonly accounts: Map<string, string>;
+  readonly now: string;
+  join: JoinCourse;
+  readonly news: RegistryStep[];
+  readonly expected: Map<string, number>;
+  next: number | null;
+}
+
+const stepNews = (
+  kind: RegistryStep['kind'],
+  person: RegistryPerson,
+  name = calledBy(person),
+  fields: RegistryStep['fields'] = [],
+): RegistryStep => ({ kind, name, role: person.role, fields });
+
+/** @param mayGo the registry's keys of those of whom somebody has said that they go */
+export async function followCourse(
+  em: EntityManager,
+  courseId: string,
+  now: string,
+  mayGo: ReadonlySet<string> = new Set(),
+): Promise<void> {
+  await em.transactional(async (inner) => {
+    const loaded = await loadCourse(inner, courseId, true);
+    if (loaded !== null) await followLoaded(inner, loaded, now, mayGo);
+  });
+}
+
+/** Courses that have gone live, or whose window has opened, since they followed last. */
+export async function followWhatIsDue(em: EntityManager, now: string): Promise<void> {
+  const due = await em.find(
+    RegistryStandingRow,
+    { nextAt: { $lte: Date.parse(now) } },
+    { fields: ['courseId'] },
+  );
+  for (const { courseId } of due) await followCourse(em.fork(), courseId, now);
+}
+
+/** Under the course's lock. */
+export async function followLoaded(
+  em: EntityManager,
+  loaded: LoadedCourse,
+  now: string,
+  mayGo: ReadonlySet<string> = new Set(),
+): Promise<void> {
+  const { course, row } = loaded;
+  const courseId = course.id;
+  const { institutionId } = row;
+  const plan = planCourse(course);
+  // In the archive, or switched off, nobody comes or goes by it; before the first reading nothing is known of anybody.
+  const reading = await em.findOne(RegistryReadingRow, { institutionId });
+  if (course.state === 'archived' || !wayIn(plan, 'registry').on || reading?.readAt == null) return;
+  const follows = await em.find(RegistryFollowRow, { courseId });
+  const links = new Map((await em.find(RegistryLinkRow, { courseId })).map((one) => [one.registryId, one]));
+  if (follows.length === 0 && links.size === 0) return;
+  await moveUp(em, loaded, now);
+  const people = await peopleFollowed(em, institutionId, follows);
+  const standing = await readRoster(em, course);
+  const answers = await em.find(RegistryAnswerRow, { courseId });
+  const following = followRegistry({
+    roster: standing.roster,
+    linked: new Map(
+      [...links].map(([key, one]): [string, Linked] => [
+        key,
+        { key: one.personId, said: one.said, isThere: one.isThere, kept: one.kept },
+      ]),
+    ),
+    people,
+    names: new Map(Object.entries(course.groups).map(([id, { name }]) => [id, name])),
+    choices: new Map(answers.map(({ entry, choice }) => [entry, choice])),
+    mayGo,
+  });
+  const taken = new Set([...standing.roster.keys(), ...[...links.values()].map(({ personId }) => personId)]);
+  const doing: Doing = {
+    em,
+    loaded,
+    plan,
+    standing,
+    links,
+    accounts: await freeAccounts(em, institutionId, people, taken),
+    now,
+    join: await joinCourse(em, plan, Date.parse(now)),
+    news: [],
+    expected: new Map(),
+    next: null,
+  };
+  const after = new Map(standing.roster);
+  for (const step of following.steps) {
+    const member = await take(doing, step);
+    if (member !== null) after.set(member.key, member);
+  }
+  mustKeepInstructor(after);
+  await em.flush();
+  await claimIn(em, courseId, institutionId);
+  await note(doing, following, people, reading.readAt);
+  if (doing.news.length > 0) await announce(em, { course: courseId, seq: row.seq });
+}
+
+const writingOf = (
+  { em, loaded, standing, now }: Doing,
+  accounts: Writing['accounts'] = new Map(),
+): Writing => ({
+  em,
+  course: loaded.course,
+  now,
+  institutionId: loaded.row.institutionId,
+  standing,
+  accounts,
+  way: 'registry',
+});
+
+/** @returns the member as they are then; null: nobody was touched */
+async function take(doing: Doing, step: FollowStep): Promise<RosterMember | null> {
+  switch (step.kind) {
+    case 'comes':
+      return comes(doing, step.person, step.key);
+    case 'returns':
+      return returns(doing, step);
+    case 'stands':
+      return stands(doing, step);
+    case 'goes':
+    case 'stays':
+      return goes(doing, step);
+  }
+}
+
+function link(
+  doing: Doing,
+  person: RegistryPerson,
+  personId: string,
+  rest: { isThere: boolean; kept: Linked['kept'] },
+): void {
+  const { em, loaded, links } = doing;
+  const before = links.get(person.registry);
+  const values = { said: person, isThere: rest.isThere, kept: [...rest.kept] };
+  if (before !== undefined) em.assign(before, values);
+  else {
+    const courseId = loaded.course.id;
+    em.persist(em.create(RegistryLinkRow, { courseId, registryId: person.registry, personId, ...values }));
+  }
+}
+
+/** A seat, a place in the line, or not yet: as core says of each, one after the other. */
+async function comes(doing: Doing, person: RegistryPerson, key: string | null): Promise<RosterMember | null> {
+  const { em, loaded, plan, now } = doing;
+  const { course, row } = loaded;
+  const account = key === null ? takeAccount(doing.accounts, person) : null;
+  const personId = key ?? account ?? randomUUID();
+  const known = account === null && key === null ? null : await em.findOne(PersonRow, { id: personId });
+  const joiner = { ...joinerOf(known, null, EMPTY_HANDED), person: personId };
+  const way = wayOf(plan, 'registry', person.role);
+  const answer = canJoin(doing.join, joiner, way, Date.parse(now));
+  if (answer.can === 'no') {
+    doing.expected.set(answer.because, (doing.expected.get(answer.because) ?? 0) + 1);
+    if (answer.until !== null) doing.next = Math.min(doing.next ?? Infinity, answer.until);
+    return null;
+  }
+  const ids = { courseId: course.id, institutionId: row.institutionId };
+  if (known === null) await placeFor(em, ids, person, personId);
+  if (answer.can === 'wait') {
+    if (!answer.isIn) {
+      await em.flush();
+      await waitFor(em, course.id, { id: personId }, 'registry', answer, now);
+      doing.join = {
+        ...doing.join,
+        waiting: [...doing.join.waiting, { person: personId, way: 'registry', line: answer.line }],
+      };
+      doing.news.push(stepNews('waits', person));
+    }
+    link(doing, person, personId, { isThere: true, kept: [] });
+    return null;
+  }
+  const whole = await em.findOneOrFail(PersonRow, { id: personId });
+  const member = memberFrom(course, person, personId);
+  writeMember(writingOf(doing, new Map([[personId, whole]])), member);
+  link(doing, person, personId, { isThere: true, kept: [] });
+  seated(doing, person, personId);
+  doing.news.push(stepNews('came', person));
+  return { ...member, isPlace: whole.placeIn !== null };
+}
+
+function seated(doing: Doing, { role }: RegistryPerson, person: string): void {
+  if (role !== 'learner') return;
+  doing.join = { ...doing.join, learners: [...doing.join.learners, { person, way: 'registry' }] };
+}
+
+type Standing = Extract<FollowStep, { kind: 'returns' | 'stands' }>;
+
+async function returns(
+  doing: Doing,
+  { person, member, changes, kept }: Standing,
+): Promise<RosterMember | null> {
+  const { em, loaded, plan, now } = doing;
+  const whole = await em.findOneOrFail(PersonRow, { id: member.key });
+  const row = doing.standing.rows.get(member.key) ?? null;
+  const role = member.role;
+  const answer = canJoin(
+    doing.join,
+    joinerOf(whole, row, EMPTY_HANDED),
+    wayOf(plan, 'registry', role),
+    Date.parse(now),
+  );
+  if (answer.can === 'no') {
+    doing.expected.set(answer.because, (doing.expected.get(answer.because) ?? 0) + 1);
+    if (answer.until !== null) doing.next = Math.min(doing.next ?? Infinity, answer.until);
+    return null;
+  }
+  if (answer.can === 'wait') {
+    if (answer.isIn) return null;
+    await waitFor(em, loaded.course.id, { id: member.key }, 'registry', answer, now);
+    doing.join = {
+      ...doing.join,
+      waiting: [...doing.join.waiting, { person: member.key, way: 'registry', line: answer.line }],
+    };
+    doing.news.push(stepNews('waits', person));
+    return null;
+  }
+  const next: RosterMember = { ...changed(member, changes), state: 'in', isListed: true };
+  writeMember(writingOf(doing), next);
+  link(doing, person, member.key, { isThere: true, kept });
+  seated(doing, person, member.key);
+  doing.news.push(stepNews('returned', person));
+  return next;
+}
+
+function stands(doing: Doing, { person, member, changes, kept }: Standing): RosterMember | null {
+  const before = doing.links.get(person.registry);
+  const { groups } = doing.loaded.course;
+  const called = calledOf(member) || calledBy(person);
+  if (before === undefined) doing.news.push(stepNews('linked', person, called, fieldsOf(changes)));
+  else if (changes.length > 0) doing.news.push(stepNews('changed', person, called, fieldsOf(changes)));
+  const fresh = kept.filter((field) => before?.kept.includes(field) !== true);
+  if (fresh.length > 0)
+    doing.news.push(stepNews('kept', person, called, keptFields(fresh, person, member, groups)));
+  link(doing, person, member.key, { isThere: true, kept });
+  if (changes.length === 0) return null;
+  const next = changed(member, changes);
+  writeMember(writingOf(doing), next);
+  return next;
+}
+
+async function goes(
+  doing: Doing,
+  { kind, linked, member }: Extract<FollowStep, { kind: 'goes' | 'stays' }>,
+): Promise<RosterMember | null> {
+  const { em, loaded } = doing;
+  const { said } = linked;
+  const row = doing.links.get(said.registry);
+  if (row !== undefined) em.assign(row, { isThere: false, kept: [] });
+  const waited = await em.nativeDelete(WaitingRow, {
+    courseId: loaded.course.id,
+    personId: linked.key,
+    way: 'registry',
+  });
+  if (waited > 0) doing.news.push(stepNews('went', said));
+  if (member?.state !== 'in') return null;
+  doing.news.push(stepNews(kind === 'stays' ? 'stays' : 'went', said, calledOf(member) || calledBy(said)));
+  if (kind === 'stays') return null;
+  const next: RosterMember = { ...member, state: 'out' };
+  writeMember(writingOf(doing), next);
+  return next;
+}
+
+/** What there is to say of it until the next time. */
+async function note(
+  { em, loaded, now, news, expected, next }: Doing,
+  { questions, broken, held }: Following,
+  people: readonly RegistryPerson[],
+  readAt: string,
+): Promise<void> {
+  const courseId = loaded.course.id;
+  const known = new Map((await em.find(RegistryLinkRow, { courseId })).map((one) => [one.registryId, one]));
+  const values = {
+    followedAt: now,
+    nextAt: next,
+    listed: people.filter(({ role }) => role === 'learner').length,
+    expected: [...expected].map(([because, count]) => ({ because, count })),
+    questions: questions.map((question) => ({
+      entries: (question.kind === 'conflict' ? question.entries : [question.entry]).map(({ key, row }) => ({
+        key,
+        name: calledOf(row),
+        id: row.id ?? '',
+        address: row.address ?? '',
+      })),
+      members: question.members.map((one) => ({ key: one.key, name: calledOf(one) || (one.address ?? '') })),
+    })),
+    broken: broken.map((one) => {
+      const said = known.get(one.registry)?.said;
+      const isKept = said !== undefined && calledBy(said) !== calledBy(one);
+      return { name: calledBy(one), known: isKept ? calledBy(said) : null };
+    }),
+    held: held.map(({ said }) => ({ registry: said.registry, name: calledBy(said) })),
+  };
+  const row = await em.findOne(RegistryStandingRow, { courseId });
+  if (row === null) em.persist(em.create(RegistryStandingRow, { courseId, ...values }));
+  else em.assign(row, values);
+  if (news.length > 0)
+    em.persist(em.create(RegistryNewsRow, { courseId, at: now, readAt, steps: [...news] }));
+  await em.flush();
+}
