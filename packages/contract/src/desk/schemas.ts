@@ -14,6 +14,7 @@ import {
 import type { DeepReadonly } from '@itinerary/core';
 import { z } from 'zod';
 import { roleSchema } from '../people/schemas.ts';
+import { followsSchema } from '../registry/schemas.ts';
 
 /** Changes with the picture, so that its address can be kept for good. */
 const deskPictureSchema = z.object({ version: z.string(), alt: z.string() }).nullable();
@@ -71,6 +72,8 @@ export const newCourseSchema = z.strictObject({
   firstDay: daySchema.nullable(),
   weeks: z.int().min(1).max(MAX_WEEKS),
   zone: zoneSchema,
+  /** Classes of the registry that it follows from the beginning. */
+  follows: followsSchema.shape.classes.optional(),
 });
 export type NewCourseRequest = z.infer<typeof newCourseSchema>;
 

@@ -13,5 +13,14 @@ export const doorFactsSchema = z.object({
   waiting: z.array(z.object({ way: z.enum(WAYS), count: z.int() })),
   instructors: z.int(),
   ungrouped: z.int(),
+  leftClasses: z.array(z.string()),
+  registry: z
+    .object({
+      listed: z.int(),
+      asked: z.int(),
+      readAt: z.iso.datetime().nullable(),
+      isAway: z.boolean(),
+    })
+    .nullable(),
 });
 export type DoorFactsAnswer = DeepReadonly<z.infer<typeof doorFactsSchema>>;

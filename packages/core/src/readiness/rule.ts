@@ -43,6 +43,18 @@ export interface DoorFacts {
   readonly instructors: number;
   /** Learners in no group; those who are in a class alone are among them. */
   readonly ungrouped: number;
+  /** Ids of the classes with learners, none of whom is in a group. */
+  readonly leftClasses: readonly string[];
+  /** Null: the course follows no class of the registry. */
+  readonly registry: {
+    /** Learners in the classes that it follows. */
+    readonly listed: number;
+    /** What somebody has to say of them: who is meant, which is right, whether so many go. */
+    readonly asked: number;
+    /** The last that was read whole, and whether the one after it went wrong. */
+    readonly readAt: string | null;
+    readonly isAway: boolean;
+  } | null;
 }
 
 /** Whether there is one, and whether whoever knows of the course can guess it. */

@@ -52,7 +52,10 @@ const DOOR: DoorFacts = {
   waiting: [],
   instructors: 2,
   ungrouped: 0,
+  leftClasses: [],
+  registry: null,
 };
+export const FOLLOWS = { listed: 30, asked: 0, readAt: '2027-01-10T08:00:00.000Z', isAway: false };
 /** Joined by a code. */
 export const byLink = (way: Partial<WayIn>): Course => ({
   ...ready(),
@@ -395,6 +398,37 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
   ['invitations_open', withWays({ invitation: {} }), 'advice', { door: { ...DOOR, unanswered: 4 } }],
   ['requests_open', withWays({ request: {} }), 'advice', { door: { ...DOOR, requests: 3 } }],
   ['ungrouped', { ...ready(), groupWork: 'apart' }, 'advice', { door: { ...DOOR, ungrouped: 2 } }],
+  [
+    'class_left_out',
+    { ...ready(), groupWork: 'apart', groups: { a: { name: 'Class A', kind: 'class', at: 1 } } },
+    'advice',
+    { door: { ...DOOR, leftClasses: ['a'] } },
+  ],
+  ['registry_empty', withWays({ registry: {} }), 'advice', { door: DOOR }],
+  [
+    'registry_over_seats',
+    { ...withWays({ registry: { seats: 20 } }), seats: 25 },
+    'advice',
+    { door: { ...DOOR, registry: FOLLOWS } },
+  ],
+  [
+    'registry_asks',
+    withWays({ registry: {} }),
+    'advice',
+    { door: { ...DOOR, registry: { ...FOLLOWS, asked: 2 } } },
+  ],
+  [
+    'registry_away',
+    withWays({ registry: {} }),
+    'advice',
+    { door: { ...DOOR, registry: { ...FOLLOWS, readAt: '2026-12-01T08:00:00.000Z', isAway: true } } },
+  ],
+  [
+    'registry_away',
+    withWays({ registry: {} }),
+    'advice',
+    { door: { ...DOOR, registry: { ...FOLLOWS, readAt: null, isAway: true } } },
+  ],
   ['pays_nothing', withWays({ paying: {} }), 'advice'],
   ['pays_nothing', withWays({ paying: { price: { ...PRICE, amount: 0 } } }), 'advice'],
   ['pays_nothing', withWays({ paying: { price: PRICE } }), 'advice', { door: { ...DOOR, hasDesk: false } }],

@@ -6,6 +6,7 @@ import type { Runner, TaskList, WorkerEvents } from 'graphile-worker';
 import pg from 'pg';
 import type { Logger as Log } from 'pino';
 import type { Config } from '../config/config.ts';
+import { addJob } from '../db/queue.ts';
 import type { Jobs, JobName } from '../db/queue.ts';
 import type { Database } from '../db/orm.ts';
 import { PaymentRow } from '../db/entities.ts';
@@ -125,6 +126,8 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
     }
   };
   if (config.jobs) {
+    if (config.registry !== null)
+      await addJob(database.em.fork(), 'read_registry', {}, { key: 'read_registry' });
     runner = await start();
     void keepRunning();
   }

@@ -17,6 +17,8 @@ import NumberField from '../ui/fields/NumberField.vue';
 import PurposeTiles from '../ui/fields/choice/PurposeTiles.vue';
 import { useForm } from '../ui/fields/reading/refusals.ts';
 import PushButton from '../ui/frame/PushButton.vue';
+import TaughtClasses from './TaughtClasses.vue';
+import type { Taught } from './TaughtClasses.vue';
 
 const { t, locale } = useI18n();
 const sentence = useProblemSentence();
@@ -62,6 +64,21 @@ const isReady = computed(() => title.value.trim() !== '' && codeIsFree.value && 
 
 watch([title, code], () => (failure.value = null));
 
+const follows = ref<NonNullable<NewCourseRequest['follows']>>([]);
+/** What the registry says fills what nobody has filled, or what it has filled before. */
+let filled: Taught = { title: '', code: '', firstDay: '', weeks: 15 };
+function take(chosen: NonNullable<NewCourseRequest['follows']>, says: Taught | null): void {
+  follows.value = chosen;
+  if (says === null) return;
+  if (['', filled.title].includes(title.value)) title.value = says.title;
+  if (['', filled.code].includes(code.value)) code.value = says.code;
+  if (says.firstDay !== '') {
+    firstDay.value = says.firstDay;
+    weeks.value = says.weeks;
+  }
+  filled = says;
+}
+
 async function create(): Promise<void> {
   if (!isReady.value || isBusy.value) return;
   isBusy.value = true;
@@ -74,6 +91,7 @@ async function create(): Promise<void> {
     firstDay: firstDay.value === '' ? null : firstDay.value,
     weeks: weeks.value,
     zone: zone.value,
+    follows: follows.value,
   };
   try {
     const { id } = await ask('POST /api/courses', { body });
@@ -94,6 +112,7 @@ const day = (iso: string): string => formatDay(iso, locale.value, { today: sessi
     <h1>{{ t('desk.new.title') }}</h1>
     <p class="soft">{{ t('desk.new.lead') }}</p>
     <form @submit.prevent="create">
+      <TaughtClasses @choose="take" />
       <div class="pair">
         <DraftField
           ref="titleField"

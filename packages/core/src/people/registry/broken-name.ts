@@ -1,18 +1,22 @@
 /** Names that came out of a registry in pieces: written in one encoding and read in another, or with letters lost. */
 
-/** What is where Windows-1252 differs from ISO 8859-1, by its code point. */
-const BYTES = new Map(
-  Array.from({ length: 32 }, (_, at): [number, number] => [
-    new TextDecoder('windows-1252').decode(new Uint8Array([0x80 + at])).codePointAt(0) ?? 0,
-    0x80 + at,
-  ]),
-);
+/** Where Windows-1252 differs from ISO 8859-1: bytes by code point. Made when it is first asked for. */
+let differing: ReadonlyMap<number, number> | null = null;
+
+function byteOf(point: number): number {
+  differing ??= new Map(
+    Array.from({ length: 32 }, (_, at): [number, number] => [
+      new TextDecoder('windows-1252').decode(new Uint8Array([0x80 + at])).codePointAt(0) ?? 0,
+      0x80 + at,
+    ]),
+  );
+  return differing.get(point) ?? point;
+}
 
 function bytesOf(text: string): Uint8Array | null {
   const bytes: number[] = [];
   for (const letter of text) {
-    const point = letter.codePointAt(0) ?? 0;
-    const byte = BYTES.get(point) ?? point;
+    const byte = byteOf(letter.codePointAt(0) ?? 0);
     if (byte > 0xff) return null;
     bytes.push(byte);
   }

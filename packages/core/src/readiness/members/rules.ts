@@ -1,10 +1,15 @@
 /** The rules of who is on the course, in the order in which their findings are listed. */
+import { classLeftOut } from './class-left-out.ts';
 import { instructorAlone } from './instructor-alone.ts';
 import { invitationsOpen } from './invitations-open.ts';
 import { lettersWait } from './letters-wait.ts';
 import { lineStuck } from './line-stuck.ts';
 import { noLearners } from './no-learners.ts';
 import { paysNothing } from './pays-nothing.ts';
+import { registryAsks } from './registry-asks.ts';
+import { registryAway } from './registry-away.ts';
+import { registryEmpty } from './registry-empty.ts';
+import { registryOverSeats } from './registry-over-seats.ts';
 import { requestsOpen } from './requests-open.ts';
 import { seatsShort } from './seats-short.ts';
 import { ungrouped } from './ungrouped.ts';
@@ -22,6 +27,11 @@ export const MEMBERS_RULES: readonly Rule[] = [
   lineStuck,
   lettersWait,
   paysNothing,
+  registryEmpty,
+  registryOverSeats,
+  registryAsks,
+  registryAway,
   ungrouped,
+  classLeftOut,
   instructorAlone,
 ];

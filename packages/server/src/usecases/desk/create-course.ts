@@ -6,6 +6,8 @@ import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import { DepartmentRow, TermRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { loadCourse } from '../../db/course-rows.ts';
+import { follow } from '../registry/follows.ts';
 import { checkCode } from './course-codes.ts';
 import { Failure } from '../failure.ts';
 import { storeCourse } from '../plan/store-course.ts';
@@ -13,7 +15,7 @@ import { storeCourse } from '../plan/store-course.ts';
 export async function createCourse(
   em: EntityManager,
   person: Person,
-  request: NewCourseRequest,
+  { follows = [], ...request }: NewCourseRequest,
   now: string,
 ): Promise<{ readonly id: string }> {
   const { institutionId } = person;
@@ -29,8 +31,12 @@ export async function createCourse(
   });
   const members = [{ person: person.id, role: 'instructor' as const }];
   try {
-    await em.transactional((inner) => {
+    await em.transactional(async (inner) => {
       storeCourse(inner, { institutionId, course, texts: {}, members, now });
+      if (follows.length === 0) return;
+      await inner.flush();
+      const loaded = await loadCourse(inner, id, true);
+      if (loaded !== null) await follow(inner, loaded, follows, { person, now });
     });
   } catch (error) {
     // Somebody took the code between the check and here; the database decides.

@@ -18,18 +18,17 @@ interface Counts {
   readonly requests: number;
   readonly instructors: number;
   readonly ungrouped: number;
+  readonly left: string[] | null;
+  readonly registry: { listed: number; asked: number; readAt: string | null; isAway: boolean } | null;
   readonly waiting: { way: WayKind; count: number }[] | null;
 }
 
-/** Its classes are not among them. */
-export const groupsOf = ({ groups }: Pick<Course, 'groups'>): readonly string[] =>
-  Object.entries(groups).flatMap(([id, { kind }]) => (kind === 'group' ? [id] : []));
+const idsOf = (groups: Course['groups'], kind: 'group' | 'class'): string =>
+  JSON.stringify(Object.entries(groups).flatMap(([id, one]) => (one.kind === kind ? [id] : [])));
 
-/** @param groups ids of the course's groups */
 export async function doorFacts(
   em: EntityManager,
-  courseId: string,
-  groups: readonly string[],
+  { id: courseId, groups }: Pick<Course, 'id' | 'groups'>,
   { hasMail, hasDesk }: Outside,
   now: string,
 ): Promise<DoorFactsAnswer> {
@@ -45,11 +44,27 @@ export async function doorFacts(
        (select count(*)::int from member where course_id = c.id and role = 'learner' and left_at is null
          and not exists (select 1 from member_group g where g.course_id = c.id and g.person_id = member.person_id
            and g.group_id in (select jsonb_array_elements_text(?::jsonb)))) as ungrouped,
+       (select json_agg(class_id order by class_id) from
+         (select g.group_id as class_id from member_group g
+           join member m on m.course_id = g.course_id and m.person_id = g.person_id
+             and m.role = 'learner' and m.left_at is null
+           where g.course_id = c.id and g.group_id in (select jsonb_array_elements_text(?::jsonb))
+           group by g.group_id
+           having not bool_or(exists (select 1 from member_group other where other.course_id = g.course_id
+             and other.person_id = g.person_id
+             and other.group_id in (select jsonb_array_elements_text(?::jsonb))))) as classes) as left,
+       (select json_build_object('listed', s.listed,
+           'asked', jsonb_array_length(s.questions) + jsonb_array_length(s.held)
+             + (select count(*) from registry_link l where l.course_id = c.id and l.kept <> '[]'),
+           'readAt', r.read_at, 'isAway', r.problem is not null)
+         from registry_standing s left join registry_reading r on r.institution_id = c.institution_id
+         where s.course_id = c.id and exists (select 1 from registry_follow f where f.course_id = c.id)) as registry,
        (select json_agg(json_build_object('way', way, 'count', n) order by way) from
          (select way, count(*)::int as n from waiting where course_id = c.id group by way) as lines) as waiting
      from course c where c.id = ?`,
-    [weekAgo, JSON.stringify(groups), courseId],
+    [weekAgo, idsOf(groups, 'group'), idsOf(groups, 'class'), idsOf(groups, 'group'), courseId],
   );
   if (row === undefined) throw new Error(`there is no course ${courseId}`);
-  return { ...row, waiting: row.waiting ?? [], hasMail, hasDesk };
+  const { left, ...counts } = row;
+  return { ...counts, leftClasses: left ?? [], waiting: row.waiting ?? [], hasMail, hasDesk };
 }

@@ -17,7 +17,7 @@ import { announce } from '../../db/announce.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { doorFacts, groupsOf } from './door.ts';
+import { doorFacts } from './door.ts';
 import type { Outside } from './door.ts';
 import { holderOf } from './join-facts.ts';
 
@@ -129,7 +129,7 @@ export async function waysIn(
       at: one.settledAt ?? one.begunAt,
       receipt: one.receipt ?? null,
     })),
-    door: await doorFacts(em, courseId, groupsOf(course), outside, now),
+    door: await doorFacts(em, course, outside, now),
   };
 }
 

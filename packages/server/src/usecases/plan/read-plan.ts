@@ -7,7 +7,7 @@ import type { KeptCourse } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { passphraseState } from '../access/passphrase.ts';
 import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
-import { doorFacts, groupsOf } from '../joining/door.ts';
+import { doorFacts } from '../joining/door.ts';
 import type { Outside } from '../joining/door.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { faceFacts } from '../reading/face.ts';
@@ -29,7 +29,7 @@ export async function readPlan(
     groupSizes: await groupSizes(em, course.id),
     texts: Object.fromEntries(await factsOfTexts(em, course.id)),
     face: await faceFacts(em, row.institutionId, course.id),
-    door: await doorFacts(em, course.id, groupsOf(course), outside, now),
+    door: await doorFacts(em, course, outside, now),
     rights: {
       plan: hasRight(viewer, 'plan'),
       state: hasRight(viewer, 'state'),

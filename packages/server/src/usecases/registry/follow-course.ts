@@ -141,7 +141,8 @@ export async function followLoaded(
   await em.flush();
   await claimIn(em, courseId, institutionId);
   await note(doing, following, people, reading.readAt);
-  if (doing.news.length > 0) await announce(em, { course: courseId, seq: row.seq });
+  // Also that nothing has changed: when it was read is shown.
+  await announce(em, { course: courseId, seq: row.seq });
 }
 
 const writingOf = (
@@ -275,8 +276,9 @@ function stands(doing: Doing, { person, member, changes, kept }: Standing): Rost
   const before = doing.links.get(person.registry);
   const { groups } = doing.loaded.course;
   const called = calledOf(member) || calledBy(person);
-  if (before === undefined) doing.news.push(stepNews('linked', person, called, fieldsOf(changes)));
-  else if (changes.length > 0) doing.news.push(stepNews('changed', person, called, fieldsOf(changes)));
+  if (before === undefined) doing.news.push(stepNews('linked', person, called, fieldsOf(changes, member)));
+  else if (changes.length > 0)
+    doing.news.push(stepNews('changed', person, called, fieldsOf(changes, member)));
   const fresh = kept.filter((field) => before?.kept.includes(field) !== true);
   if (fresh.length > 0)
     doing.news.push(stepNews('kept', person, called, keptFields(fresh, person, member, groups)));

@@ -1,7 +1,7 @@
 /** What the registry and a course say of somebody, field by field, in words as they are shown. */
 import type { RegistryStep } from '@itinerary/contract';
 import type { Course } from '@itinerary/core';
-import { calledOf, nameOf } from '@itinerary/core/people';
+import { calledOf, changed, nameOf } from '@itinerary/core/people';
 import type { FollowedField, MemberChange, RegistryPerson, RosterMember } from '@itinerary/core/people';
 
 type Said = RegistryStep['fields'][number];
@@ -9,13 +9,17 @@ type Said = RegistryStep['fields'][number];
 const words = (value: string | readonly string[] | null): string =>
   value === null ? '' : typeof value === 'string' ? value : value.join(', ');
 
-/** Both halves of a name are one. */
-export function fieldsOf(changes: readonly MemberChange[]): Said[] {
-  return changes.flatMap(({ field, from, to }): Said[] => {
-    if (field === 'groups') return [];
-    const shown: FollowedField = field === 'given' || field === 'family' ? 'name' : field;
-    return [{ field: shown, from: words(from), to: words(to) }];
-  });
+/** Both halves of a name are one; where they were only told apart, nothing is said of it. */
+export function fieldsOf(changes: readonly MemberChange[], before: RosterMember): Said[] {
+  const [from, to] = [calledOf(before), calledOf(changed(before, changes))];
+  return [
+    ...(from === to ? [] : [{ field: 'name' as const, from, to }]),
+    ...changes.flatMap((one): Said[] =>
+      ['groups', 'given', 'family', 'name'].includes(one.field)
+        ? []
+        : [{ field: one.field as FollowedField, from: words(one.from), to: words(one.to) }],
+    ),
+  ];
 }
 
 /** `standing` says `in` or `out`. */

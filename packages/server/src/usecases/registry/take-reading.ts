@@ -1,6 +1,7 @@
 /** The registry read, and what it says kept whole in the place of what it said before: all of it, or nothing. */
 import type { RegistryReadingAnswer } from '@itinerary/contract';
-import { InstitutionRow, RegistryFollowRow, RegistryReadingRow } from '../../db/entities.ts';
+import { announce } from '../../db/announce.ts';
+import { InstitutionRow, RegistryReadingRow } from '../../db/entities.ts';
 import { underInstitution } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { addJob } from '../../db/queue.ts';
@@ -125,7 +126,11 @@ export async function takeReading(em: EntityManager, registry: Registry, now: st
     reading = await registry.read();
   } catch (error) {
     if (!(error instanceof RegistryAway)) throw error;
-    await note(em.fork(), institution, { triedAt: now, problem: error.message });
+    const { message } = error;
+    await em.fork().transactional(async (inner) => {
+      await note(inner, institution, { triedAt: now, problem: message });
+      for (const { id, seq } of await followingOf(inner)) await announce(inner, { course: id, seq });
+    });
     return;
   }
   const { unread } = reading;
@@ -144,12 +149,17 @@ export async function takeReading(em: EntityManager, registry: Registry, now: st
       problem: null,
       unread: unread.slice(0, MOST_TOLD).map(({ of, id, why }) => `${of} ${id}: ${why}`),
     });
-    const following = await inner.find(RegistryFollowRow, {}, { fields: ['courseId'] });
-    for (const course of new Set(following.map(({ courseId }) => courseId))) {
+    for (const { id: course } of await followingOf(inner)) {
       await addJob(inner, 'follow_registry', { course }, { key: `follow_registry:${course}` });
     }
   });
 }
+
+const followingOf = (em: EntityManager): Promise<{ id: string; seq: number }[]> =>
+  em.execute(
+    `select id, seq from course where state <> 'archived'
+       and exists (select 1 from registry_follow where course_id = course.id) order by id`,
+  );
 
 type Noted = Partial<Pick<RegistryReadingAnswer, 'triedAt' | 'readAt' | 'problem'>> & { unread?: string[] };
 

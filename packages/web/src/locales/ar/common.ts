@@ -119,4 +119,10 @@ export default {
     internal: 'تعطّل شيء عندنا. لم يُحفظ شيء؛ حاول مرة أخرى.',
     unreachable: 'لا جواب من الخادم. لم يضع شيء؛ حاول مرة أخرى.',
   },
+  registry: {
+    learners: 'بلا متعلمين | متعلم واحد | {count} متعلمين',
+    taughtBy: 'يدرّسه {names}',
+    nobodyTeaches: 'لا يدرّسه أحد',
+    term: '{term}، من {first} إلى {last}',
+  },
 };

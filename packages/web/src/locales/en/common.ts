@@ -120,4 +120,10 @@ export default {
     internal: 'Something broke on our side. Nothing was saved; try again.',
     unreachable: 'No answer from the server. Nothing was lost; try again.',
   },
+  registry: {
+    learners: 'no learners | one learner | {count} learners',
+    taughtBy: 'taught by {names}',
+    nobodyTeaches: 'taught by nobody',
+    term: '{term}, {first} to {last}',
+  },
 };

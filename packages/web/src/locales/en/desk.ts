@@ -81,6 +81,12 @@ export default {
     firstDayHint: 'Can wait.',
     midWeek: '{weekday} is in mid-week: every week of the course will then begin on a {weekday}.',
     inTerm: 'Begins in {term}',
+    taught: 'From the registry: what you teach',
+    taughtText:
+      'Choose one class, or several that are one course. Whoever is in them comes and goes with them.',
+    taughtNone: 'Choose none for a course that is tied to nothing.',
+    asGroups: 'Each with a class of the course',
+    followed: 'is in {titles} already',
     create: 'Open the course as a draft',
   },
   kept: {

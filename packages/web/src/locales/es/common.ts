@@ -120,4 +120,10 @@ export default {
     internal: 'Algo ha fallado por nuestra parte. No se ha guardado nada; inténtalo de nuevo.',
     unreachable: 'El servidor no responde. No se ha perdido nada; inténtalo de nuevo.',
   },
+  registry: {
+    learners: 'sin estudiantes | un estudiante | {count} estudiantes',
+    taughtBy: 'la imparte {names}',
+    nobodyTeaches: 'no la imparte nadie',
+    term: '{term}, del {first} al {last}',
+  },
 };

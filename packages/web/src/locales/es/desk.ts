@@ -80,6 +80,12 @@ export default {
     firstDayHint: 'Puede esperar.',
     midWeek: '{weekday} cae a mitad de semana: cada semana del curso empezará entonces ese día.',
     inTerm: 'Empieza en {term}',
+    taught: 'Desde el registro: lo que impartes',
+    taughtText:
+      'Elige una clase, o varias que sean un solo curso. Quien está en ellas entra y sale con ellas.',
+    taughtNone: 'No elijas ninguna para un curso que no depende de nada.',
+    asGroups: 'Cada una con una clase del curso',
+    followed: 'ya está en {titles}',
     create: 'Abrir el curso como borrador',
   },
   kept: {

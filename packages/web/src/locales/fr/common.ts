@@ -121,4 +121,10 @@ export default {
     internal: 'Quelque chose s’est cassé chez nous. Rien n’a été enregistré ; réessayez.',
     unreachable: 'Pas de réponse du serveur. Rien n’est perdu ; réessayez.',
   },
+  registry: {
+    learners: 'aucun participant | un participant | {count} participants',
+    taughtBy: 'enseignée par {names}',
+    nobodyTeaches: 'enseignée par personne',
+    term: '{term}, du {first} au {last}',
+  },
 };

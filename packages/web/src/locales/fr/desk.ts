@@ -81,6 +81,12 @@ export default {
     firstDayHint: 'Peut attendre.',
     midWeek: '{weekday} est en milieu de semaine : chaque semaine du cours commencera alors un {weekday}.',
     inTerm: 'Commence dans {term}',
+    taught: 'Depuis la scolarité : ce que vous enseignez',
+    taughtText:
+      'Choisissez une classe, ou plusieurs qui ne font qu’un cours. Qui y est entre et sort avec elles.',
+    taughtNone: 'N’en choisissez aucune pour un cours qui n’est lié à rien.',
+    asGroups: 'Chacune avec une classe du cours',
+    followed: 'est déjà dans {titles}',
     create: 'Ouvrir le cours en brouillon',
   },
   kept: {

@@ -12,6 +12,7 @@ import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
+import registry from './setup/registry.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
 import work from './setup/work.ts';
@@ -220,6 +221,7 @@ export default {
       members: 'Aller à Membres',
     },
   },
+  registry,
   rules,
   about: {
     title: 'Titre',

@@ -42,8 +42,20 @@ export default {
     taken: '{taken} of {seats} are taken. Staff may go beyond.',
     mayLeave: 'Learners may leave by themselves',
     link: 'By link or code',
-    short: { link: 'by code', invitation: 'by invitation', request: 'on request', paying: 'by paying' },
+    registry: 'From the registry',
+    short: {
+      registry: 'from the registry',
+      link: 'by code',
+      invitation: 'by invitation',
+      request: 'on request',
+      paying: 'by paying',
+    },
     says: {
+      registry: {
+        yes: 'Whoever the registry has in the classes that are followed comes and goes with them, at each reading.',
+        yesUntil:
+          'Whoever the registry has in the classes that are followed comes and goes with them, until {until}.',
+      },
       link: {
         yes: 'Whoever has the link or the code joins with one press, today and for as long as it is on.',
         yesUntil: 'Whoever has the link or the code joins with one press, until {until}.',

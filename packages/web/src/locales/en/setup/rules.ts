@@ -115,6 +115,36 @@ export default {
     why: 'They wait for your answer.',
     cure: '',
   },
+  registry_empty: {
+    what: 'The way from the registry is on, and the course follows none of its classes',
+    why: 'Nobody comes by it.',
+    cure: '',
+  },
+  registry_over_seats: {
+    what: '{listed} learners are on the registry’s lists, and there are {seats} seats',
+    why: 'The others wait in the line until somebody goes.',
+    cure: 'Seats for all of them',
+  },
+  registry_asks: {
+    what: 'The registry says something that you have to settle | The registry says {count} things that you have to settle',
+    why: 'Until then what you have stands.',
+    cure: '',
+  },
+  registry_away: {
+    what: 'The registry has not been read since {day}',
+    why: 'It does not answer: late joins and drops are not in the course.',
+    cure: '',
+  },
+  registry_away_never: {
+    what: 'The registry has never been read',
+    why: 'It does not answer: nobody comes by it.',
+    cure: '',
+  },
+  class_left_out: {
+    what: 'Nobody of the class {name} is in a group | Of {count} classes nobody is in a group, {name} first',
+    why: 'Groups work apart here, and a whole class takes part in nothing of it.',
+    cure: '',
+  },
   ungrouped: {
     what: 'Nobody is in no group | One learner is in no group | {count} learners are in no group',
     why: 'Groups work apart here: whoever is in none takes part in nothing of it.',

@@ -42,8 +42,20 @@ export default {
     taken: '{taken} de {seats} están ocupadas. El equipo puede pasarse.',
     mayLeave: 'Los estudiantes pueden irse por sí mismos',
     link: 'Por enlace o código',
-    short: { link: 'por código', invitation: 'por invitación', request: 'por solicitud', paying: 'con pago' },
+    registry: 'Desde el registro',
+    short: {
+      registry: 'desde el registro',
+      link: 'por código',
+      invitation: 'por invitación',
+      request: 'por solicitud',
+      paying: 'con pago',
+    },
     says: {
+      registry: {
+        yes: 'Quien el registro tiene en las clases que se siguen entra y sale con ellas, en cada lectura.',
+        yesUntil:
+          'Quien el registro tiene en las clases que se siguen entra y sale con ellas, hasta {until}.',
+      },
       link: {
         yes: 'Quien tiene el enlace o el código entra con un clic, hoy y mientras esté activado.',
         yesUntil: 'Quien tiene el enlace o el código entra con un clic, hasta {until}.',

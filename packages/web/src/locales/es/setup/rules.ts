@@ -115,6 +115,36 @@ export default {
     why: 'Esperan tu respuesta.',
     cure: '',
   },
+  registry_empty: {
+    what: 'La entrada desde el registro está activada y el curso no sigue ninguna de sus clases',
+    why: 'Nadie entra así.',
+    cure: '',
+  },
+  registry_over_seats: {
+    what: 'Hay {listed} estudiantes en las listas del registro y {seats} plazas',
+    why: 'Los demás esperan en la lista hasta que alguien se vaya.',
+    cure: 'Plazas para todos',
+  },
+  registry_asks: {
+    what: 'El registro dice algo que tienes que resolver | El registro dice {count} cosas que tienes que resolver',
+    why: 'Hasta entonces queda lo que tienes.',
+    cure: '',
+  },
+  registry_away: {
+    what: 'El registro no se ha leído desde el {day}',
+    why: 'No responde: las altas y bajas tardías no están en el curso.',
+    cure: '',
+  },
+  registry_away_never: {
+    what: 'El registro no se ha leído nunca',
+    why: 'No responde: por ahí no entra nadie.',
+    cure: '',
+  },
+  class_left_out: {
+    what: 'Nadie de la clase {name} está en un grupo | De {count} clases nadie está en un grupo; la primera, {name}',
+    why: 'Aquí los grupos trabajan por separado, y una clase entera no participa en nada.',
+    cure: '',
+  },
   ungrouped: {
     what: 'Nadie está sin grupo | Un estudiante está sin grupo | {count} estudiantes están sin grupo',
     why: 'Aquí los grupos trabajan por separado: quien no está en ninguno no participa.',

@@ -42,8 +42,20 @@ export default {
     taken: '{taken} sur {seats} sont prises. L’équipe peut dépasser.',
     mayLeave: 'Les participants peuvent partir d’eux-mêmes',
     link: 'Par lien ou code',
-    short: { link: 'par code', invitation: 'sur invitation', request: 'sur demande', paying: 'en payant' },
+    registry: 'Depuis la scolarité',
+    short: {
+      registry: 'depuis la scolarité',
+      link: 'par code',
+      invitation: 'sur invitation',
+      request: 'sur demande',
+      paying: 'en payant',
+    },
     says: {
+      registry: {
+        yes: 'Qui est, selon la scolarité, dans les classes suivies entre et sort avec elles, à chaque lecture.',
+        yesUntil:
+          'Qui est, selon la scolarité, dans les classes suivies entre et sort avec elles, jusqu’au {until}.',
+      },
       link: {
         yes: 'Qui a le lien ou le code entre d’un clic, aujourd’hui et tant que c’est ouvert.',
         yesUntil: 'Qui a le lien ou le code entre d’un clic, jusqu’au {until}.',

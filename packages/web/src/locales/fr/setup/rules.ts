@@ -115,6 +115,36 @@ export default {
     why: 'Elles attendent votre réponse.',
     cure: '',
   },
+  registry_empty: {
+    what: 'L’entrée depuis la scolarité est ouverte, et le cours n’en suit aucune classe',
+    why: 'Personne n’entre par là.',
+    cure: '',
+  },
+  registry_over_seats: {
+    what: '{listed} participants sont sur les listes de la scolarité, et il y a {seats} places',
+    why: 'Les autres attendent dans la file que quelqu’un parte.',
+    cure: 'Des places pour tous',
+  },
+  registry_asks: {
+    what: 'La scolarité dit une chose que vous devez régler | La scolarité dit {count} choses que vous devez régler',
+    why: 'D’ici là, ce que vous avez reste.',
+    cure: '',
+  },
+  registry_away: {
+    what: 'La scolarité n’a pas été lue depuis le {day}',
+    why: 'Elle ne répond pas : arrivées et départs tardifs ne sont pas dans le cours.',
+    cure: '',
+  },
+  registry_away_never: {
+    what: 'La scolarité n’a jamais été lue',
+    why: 'Elle ne répond pas : personne n’entre par là.',
+    cure: '',
+  },
+  class_left_out: {
+    what: 'Personne de la classe {name} n’est dans un groupe | De {count} classes personne n’est dans un groupe, {name} d’abord',
+    why: 'Ici les groupes travaillent à part, et une classe entière ne prend part à rien.',
+    cure: '',
+  },
   ungrouped: {
     what: 'Personne n’est sans groupe | Un participant n’est dans aucun groupe | {count} participants ne sont dans aucun groupe',
     why: 'Ici les groupes travaillent à part : qui n’est dans aucun ne prend part à rien.',

@@ -7,6 +7,7 @@ import { usePlan } from '../../../stores/plan.ts';
 import NumberField from '../../../ui/fields/NumberField.vue';
 import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import { useFieldFocus } from '../../fields/use-field-focus.ts';
+import RegistryWay from '../registry/RegistryWay.vue';
 import InvitationWay from './InvitationWay.vue';
 import LinePart from './LinePart.vue';
 import LinkWay from './LinkWay.vue';
@@ -83,6 +84,7 @@ const isWaiting = computed(() => (ways.value?.waiting.length ?? 0) + (ways.value
     </div>
     <LinePart v-if="isWaiting" :held="held" @said="emit('said', $event)" />
     <div id="field-ways" class="each" tabindex="-1">
+      <RegistryWay :held="held" @said="emit('said', $event)" />
       <LinkWay :held="held" @said="emit('said', $event)" />
       <InvitationWay :held="held" @said="emit('said', $event)" />
       <RequestWay :held="held" @said="emit('said', $event)" />

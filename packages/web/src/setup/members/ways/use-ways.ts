@@ -28,7 +28,11 @@ export function useWays(): Ways {
   const show = (answer: WaysInAnswer): void => {
     ways.value = answer;
     // What readiness asks of it stands as it is here.
-    plan.door = { ...answer.door, waiting: [...answer.door.waiting] };
+    plan.door = {
+      ...answer.door,
+      waiting: [...answer.door.waiting],
+      leftClasses: [...answer.door.leftClasses],
+    };
   };
   const read = async (): Promise<void> => {
     turn += 1;
