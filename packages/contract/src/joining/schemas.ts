@@ -55,6 +55,8 @@ export const joinPageSchema = z.object({
       answer: joinAnswerSchema,
       /** To be answered by whoever asks to join. */
       question: z.string().nullable(),
+      /** The title of a course that has to be completed before. */
+      after: z.string().nullable(),
       /** What it costs them, in the smallest unit; null: nothing is asked. `until` (ms): it is more from then on. */
       price: z.object({ amount: z.int(), currency: z.string(), until: z.number().nullable() }).nullable(),
       /** A seat is kept for them; `answer.until` says how long. */

@@ -46,7 +46,7 @@ export { amountWords, digitsOf, priceFor } from './joining/price.ts';
 export type { Priced } from './joining/price.ts';
 export { offersDue } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
-export { joinCourseOf, wayIn, wayOf } from './joining/of-course.ts';
+export { joinCourseOf, roleBy, wayIn, wayOf } from './joining/of-course.ts';
 export type { JoinFacts } from './joining/of-course.ts';
 export { heldFor, seatsTaken } from './joining/seats.ts';
 export { dealGroups, groupsFor } from './grouping/deal.ts';

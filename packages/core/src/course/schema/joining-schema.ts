@@ -1,6 +1,6 @@
 /** The ways in that a course switches on and off. Codes, invitations and whoever waits stand outside the document. */
 import { z } from 'zod';
-import { storableSchema } from './basics.ts';
+import { idSchema, storableSchema, titleSchema } from './basics.ts';
 import { momentSchema } from './moment-schema.ts';
 
 /** Staff who add somebody need no switch. */
@@ -24,8 +24,10 @@ export const MAX_AMOUNT = 100_000_000;
 export const amountSchema = z.int().min(0).max(MAX_AMOUNT);
 /** ISO 4217. */
 export const currencySchema = z.string().regex(/^[A-Z]{3}$/);
-/** What somebody is to the institution, as far as a price may ask. */
-export const PRICED_KINDS = ['teaching', 'staff', 'learner', 'visitor'] as const;
+/** What somebody is to the institution. */
+export const PERSON_KINDS = ['teaching', 'staff', 'learner', 'visitor'] as const;
+/** Whoever leads a course is brought in by somebody who does. */
+export const GIVEN_ROLES = ['learner', 'visitor', 'assistant'] as const;
 
 export const priceSchema = z.strictObject({
   currency: currencySchema,
@@ -57,6 +59,12 @@ export const wayInSchema = z.strictObject({
   question: storableSchema.trim().min(1).max(MAX_QUESTION).nullable().default(null),
   /** Of joining by paying; null: none has been set. */
   price: priceSchema.nullable().default(null),
+  /** What somebody has to be to the institution; null: anything. */
+  kinds: z.array(z.enum(PERSON_KINDS)).min(1).max(PERSON_KINDS.length).nullable().default(null),
+  /** A course that has to be completed before; null: none. */
+  after: z.strictObject({ course: idSchema, title: titleSchema }).nullable().default(null),
+  /** The role of whoever comes by link or on request; an invitation has its own, and who pays is a learner. */
+  gives: z.enum(GIVEN_ROLES).default('learner'),
 });
 export type WayIn = z.infer<typeof wayInSchema>;
 
@@ -70,4 +78,7 @@ export const SHUT_WAY: WayIn = {
   line: false,
   question: null,
   price: null,
+  kinds: null,
+  after: null,
+  gives: 'learner',
 };

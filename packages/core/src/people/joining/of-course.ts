@@ -4,6 +4,7 @@ import { momentOfCourse } from '../../calendar/course-plan.ts';
 import type { CoursePlan } from '../../calendar/course-plan.ts';
 import { SHUT_WAY } from '../../course/schema/joining-schema.ts';
 import type { SwitchedWay, WayIn } from '../../course/schema/joining-schema.ts';
+import type { Course } from '../../course/schema/schema.ts';
 import type { PlannedMoment } from '../../course/schema/moment-schema.ts';
 import type { Role } from '../../access/roles.ts';
 import type { HeldSeat, JoinCourse, JoinWay, JoinWindow, Seated, Waiting } from './joining.ts';
@@ -33,23 +34,25 @@ export function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number
 
 export const wayIn = ({ course }: CoursePlan, kind: SwitchedWay): WayIn => course.ways[kind] ?? SHUT_WAY;
 
-/**
- * A way that the course switches, as it is in the plan.
- *
- * @param gives the role that somebody is invited to; the other ways make learners
- */
-export function wayOf(plan: CoursePlan, kind: SwitchedWay, gives: Role = 'learner'): JoinWay {
-  const { on, opens, closes, seats, domains, line, question } = wayIn(plan, kind);
+/** The role that somebody gets who comes by a way. @param own that of an invitation, or what the registry says */
+export function roleBy({ ways }: Pick<Course, 'ways'>, kind: SwitchedWay, own?: Role): Role {
+  if (own !== undefined) return own;
+  return kind === 'link' || kind === 'request' ? (ways[kind] ?? SHUT_WAY).gives : 'learner';
+}
+
+/** A way that the course switches, as it is in the plan. */
+export function wayOf(plan: CoursePlan, kind: SwitchedWay, own?: Role): JoinWay {
+  const { on, opens, closes, seats, domains, line, question, kinds, after } = wayIn(plan, kind);
   return {
     kind,
     isOn: on,
     window: { opens: opensAt(plan, opens), closes: closesAt(plan, closes) },
     seats,
     hasLine: line,
-    kinds: null,
+    kinds,
     domains,
-    after: null,
-    gives,
+    after: after?.course ?? null,
+    gives: roleBy(plan.course, kind, own),
     asksQuestion: kind === 'request' && question !== null,
   };
 }

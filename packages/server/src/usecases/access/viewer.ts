@@ -97,6 +97,16 @@ async function completedBy(
       .flatMap(({ rule }) => (rule === null ? [] : singles(rule.when)))
       .flatMap((one) => (one.kind === 'course' ? [one.course] : [])),
   );
+  return completedAmong(em, person, named, now);
+}
+
+/** Of these courses of the institution, those of which this person has done all that counts. */
+export async function completedAmong(
+  em: EntityManager,
+  person: Person,
+  named: ReadonlySet<string>,
+  now: string,
+): Promise<ReadonlySet<string>> {
   if (named.size === 0) return named;
   const ids = [...named];
   const member = await em.find(MemberRow, { courseId: { $in: ids }, personId: person.id, role: 'learner' });

@@ -7,6 +7,7 @@ import type { OpenWay } from '@itinerary/contract';
 import { HeldSeatRow, MemberRow, WaitingRow } from '../../db/entities.ts';
 import type { InvitationRecord, MemberRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
+import { completedAmong } from '../access/viewer.ts';
 
 /** For whom the seat of an invitation is kept, as long as its address is nobody's. */
 export const holderOf = (invitation: Pick<InvitationRecord, 'id'>): string => `invitation ${invitation.id}`;
@@ -49,13 +50,14 @@ export function joinerOf(
   person: Person | null,
   row: MemberRecord | null,
   { hasLink, invitation }: InHand,
+  completed: ReadonlySet<string> = new Set(),
 ): Joiner {
   return {
     person: person?.id ?? (invitation === null ? null : holderOf(invitation)),
     kind: person?.kind ?? null,
     // An account has the address that the institution gave it, or one that its own letter has confirmed.
     addresses: person?.address == null ? [] : [person.address],
-    completed: [],
+    completed: [...completed],
     standing: standingOf(row),
     hasLink,
     invitation:
@@ -63,6 +65,19 @@ export function joinerOf(
         ? { lapses: invitation.lapsesAt == null ? null : Date.parse(invitation.lapsesAt) }
         : null,
   };
+}
+
+/** Of the courses that a way in asks to be completed before, those that somebody has completed. */
+export async function completedFor(
+  em: EntityManager,
+  { ways }: Pick<Course, 'ways'>,
+  person: Person | null,
+  at: number,
+): Promise<ReadonlySet<string>> {
+  const named = new Set(
+    Object.values(ways).flatMap(({ on, after }) => (on && after !== null ? [after.course] : [])),
+  );
+  return person === null ? new Set() : completedAmong(em, person, named, new Date(at).toISOString());
 }
 
 /** A seat that is kept for an invitation is kept for whoever has it in hand. */
@@ -94,11 +109,11 @@ export async function joiningOf(
   const cameByLink = [...found.waiting, ...found.held].some(
     (one) => one.way === 'link' && one.person === person?.id,
   );
-  const joiner = joinerOf(person, row, { ...hand, hasLink: hand.hasLink || cameByLink });
+  const held = { ...hand, hasLink: hand.hasLink || cameByLink };
+  const joiner = joinerOf(person, row, held, await completedFor(em, plan.course, person, at));
   const course = keptFor(found, joiner, hand);
-  const gives = hand.invitation?.role ?? 'learner';
   const answerBy = (way: OpenWay): JoinAnswer =>
-    canJoin(course, joiner, wayOf(plan, way, way === 'invitation' ? gives : 'learner'), at);
+    canJoin(course, joiner, wayOf(plan, way, way === 'invitation' ? hand.invitation?.role : undefined), at);
   return { course, joiner, answerBy };
 }
 

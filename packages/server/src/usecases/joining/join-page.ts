@@ -98,6 +98,7 @@ function waysFor(plan: CoursePlan, joining: Joining, hand: InHand, at: number): 
       way,
       answer: sent(joining.answerBy(way)),
       question: way === 'request' ? (course.ways[way]?.question ?? null) : null,
+      after: course.ways[way]?.after?.title ?? null,
       price: priceOf(plan, way, joiner.kind, at),
       isOffered: kept.some((one) => one.way === way && one.kind === 'offer'),
       isPaying: kept.some((one) => one.way === way && one.kind === 'payment'),

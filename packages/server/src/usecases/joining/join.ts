@@ -81,7 +81,7 @@ async function come(
   if (answer.can === 'wait') {
     await waitFor(em, course.id, person, way, answer, now);
   } else {
-    if (answer.can === 'yes') await seat(em, course.id, person, way, hand, now);
+    if (answer.can === 'yes') await seat(em, course, person, way, hand, now);
     if (hand.invitation !== null) await taken(em, hand.invitation, person, now);
   }
   await announce(em, { course: course.id, seq: row.seq });

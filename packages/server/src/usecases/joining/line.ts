@@ -10,7 +10,7 @@ import { CourseRow, HeldSeatRow, MemberRow, PersonRow, WaitingRow } from '../../
 import type { EntityManager } from '../../db/orm.ts';
 import { post } from '../mail/post.ts';
 import { bringInFromLine } from '../registry/bring-in.ts';
-import { EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
+import { completedFor, EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
 
 const HOUR_MS = 3_600_000;
 
@@ -33,11 +33,16 @@ export async function moveUp(em: EntityManager, { course, row }: LoadedCourse, n
   const members = new Map(rows.map((one) => [one.personId, one]));
   const byWay = new Map(waiting.map(({ personId, way }) => [personId, way]));
   const plan = planCourse(course);
+  const completed = new Map<string, ReadonlySet<string>>();
+  for (const person of people.values()) {
+    completed.set(person.id, await completedFor(em, course, person, at));
+  }
   const due = offersDue(
     await joinCourse(em, plan, at),
     (person) => {
       const hand = { ...EMPTY_HANDED, hasLink: byWay.get(person) === 'link' };
-      return joinerOf(people.get(person) ?? null, members.get(person) ?? null, hand);
+      const whom = people.get(person) ?? null;
+      return joinerOf(whom, members.get(person) ?? null, hand, completed.get(person));
     },
     (kind) => wayOf(plan, kind as SwitchedWay),
     at,

@@ -141,7 +141,7 @@ async function accept(
     at,
   );
   if (answer.can === 'no' && answer.because !== 'in') return answer.because;
-  if (answer.can === 'yes') await seat(em, course.id, person, 'request', EMPTY_HANDED, now);
+  if (answer.can === 'yes') await seat(em, course, person, 'request', EMPTY_HANDED, now);
   if (answer.can === 'wait') await waitFor(em, course.id, person, 'request', answer, now);
   const waits = answer.can === 'wait';
   const path = waits ? `/join/to/${course.id}` : `/courses/${course.id}`;

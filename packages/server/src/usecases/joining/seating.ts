@@ -1,6 +1,8 @@
 /** A seat taken, a place in the line, or why not: what every way in comes to. */
 import { CheckConstraintViolationException } from '@mikro-orm/core';
 import type { OpenWay } from '@itinerary/contract';
+import type { Course } from '@itinerary/core';
+import { roleBy } from '@itinerary/core/people';
 import type { JoinAnswer } from '@itinerary/core/people';
 import { HeldSeatRow, MemberRow, WaitingRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -23,16 +25,17 @@ export async function withSeats<T>(
 
 export async function seat(
   em: EntityManager,
-  courseId: string,
+  course: Pick<Course, 'id' | 'ways'>,
   person: Pick<Person, 'id'>,
   way: OpenWay,
   { invitation, holders }: InHand,
   now: string,
 ): Promise<void> {
+  const courseId = course.id;
   // The seat of an invitation is theirs now, not one more.
   await em.nativeDelete(HeldSeatRow, { courseId, holder: { $in: [...holders] }, kind: 'invitation' });
   const row = await em.findOne(MemberRow, { courseId, personId: person.id });
-  const role = invitation?.role ?? ('learner' as const);
+  const role = roleBy(course, way, invitation?.role);
   const values = { role, leftAt: null, leftHow: null, way };
   // Whoever returns joined when they first did.
   if (row === null) {

@@ -74,7 +74,7 @@ const says = computed(() => {
   if (now.because === 'not_for') {
     // Who they are is not known before they have signed in.
     if (!isHere.value) return t('learner.join.notKnown');
-    return t(`learner.join.missing.${now.missing[0] ?? 'staff'}`);
+    return t(`learner.join.missing.${now.missing[0] ?? 'staff'}`, { course: way.value.after ?? '' });
   }
   const dated = until !== null && (now.because === 'draft' || now.because === 'not_yet');
   return t(`learner.join.because.${now.because}${dated ? '_until' : ''}`, { until: until ?? '' });

@@ -216,9 +216,9 @@ export default {
       full: 'Every seat is taken. Ask whoever gave you the code.',
     },
     missing: {
-      kind: 'This code is for others of the institution.',
+      kind: 'This is for others of the institution.',
       domain: 'This code is for addresses of other domains than yours.',
-      completed: 'Another course has to be completed before.',
+      completed: 'Before this, {course} has to be completed.',
       link: 'The code is no longer in force.',
       invitation: 'This is for those who are invited.',
       staff: 'You were taken off this course; only its staff can bring you back.',

@@ -217,9 +217,9 @@ export default {
       full: 'Todas las plazas están ocupadas. Pregunta a quien te dio el código.',
     },
     missing: {
-      kind: 'Este código es para otras personas de la institución.',
+      kind: 'Esto es para otras personas de la institución.',
       domain: 'Este código es para correos de otros dominios que el tuyo.',
-      completed: 'Antes hay que completar otro curso.',
+      completed: 'Antes hay que completar {course}.',
       link: 'El código ya no vale.',
       invitation: 'Esto es para quienes están invitados.',
       staff: 'Te han sacado de este curso; solo su equipo puede volver a incluirte.',

@@ -222,9 +222,9 @@ export default {
       full: 'Toutes les places sont prises. Demandez à qui vous a donné le code.',
     },
     missing: {
-      kind: 'Ce code est pour d’autres personnes de l’établissement.',
+      kind: 'C’est pour d’autres personnes de l’établissement.',
       domain: 'Ce code est pour des adresses d’autres domaines que la vôtre.',
-      completed: 'Un autre cours doit être achevé avant.',
+      completed: 'Avant cela, il faut avoir achevé {course}.',
       link: 'Le code n’est plus valable.',
       invitation: 'C’est pour les invités.',
       staff: 'Vous avez été retiré de ce cours ; seule son équipe peut vous y remettre.',

@@ -95,7 +95,7 @@ async function keep(
   if (price === null) throw cannot('off');
   const { amount, currency } = priceFor(plan, price, person.kind, at);
   if (amount === 0) {
-    await seat(em, courseId, person, 'paying', EMPTY_HANDED, now);
+    await seat(em, plan.course, person, 'paying', EMPTY_HANDED, now);
     await announce(em, { course: courseId, seq: loaded.row.seq });
     return { is: 'in', page: null };
   }
@@ -192,7 +192,7 @@ async function paid(
   const receipt = await nextReceipt(em, row.institutionId);
   em.assign(payment, { state: 'paid', settledAt: now, receipt });
   await em.flush();
-  await seat(em, course.id, person, 'paying', EMPTY_HANDED, now);
+  await seat(em, course, person, 'paying', EMPTY_HANDED, now);
   if (person.address == null) return;
   const facts = {
     ...factsOf(course),

@@ -95,6 +95,11 @@ export default {
     opens: 'Ouvert à partir de',
     closes: 'Ouvert jusqu’à',
     ownSeats: 'Places par cette voie',
+    after: 'Seulement après avoir achevé',
+    afterNone: 'aucun cours',
+    gives: 'On y vient comme',
+    kinds: 'Seulement pour',
+    anybody: 'Personne n’est choisi : c’est pour tous.',
     domains: 'Seulement pour les adresses en',
     noDomain:
       '{domain} n’est pas un domaine. Attendu : la partie d’une adresse après son signe, comme away.example',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** By paying: what it costs whom and until when, and what has been paid. */
 import type { WaysInAnswer } from '@itinerary/contract';
-import { MAX_AMOUNT, PRICED_KINDS } from '@itinerary/core';
+import { MAX_AMOUNT, PERSON_KINDS } from '@itinerary/core';
 import type { PlannedMoment, Price, WayIn } from '@itinerary/core';
 import { digitsOf } from '@itinerary/core/people';
 import { computed, ref } from 'vue';
@@ -189,7 +189,7 @@ async function giveBack(): Promise<void> {
           <summary>{{ t('setup.members.ways.priced.byKind') }}</summary>
           <div class="pair kinds">
             <NumberField
-              v-for="kind in PRICED_KINDS"
+              v-for="kind in PERSON_KINDS"
               :key="kind"
               :label="t(`setup.members.ways.priced.kinds.${kind}`)"
               :number="shown(way.price.byKind[kind], way.price)"

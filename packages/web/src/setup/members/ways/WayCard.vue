@@ -1,17 +1,17 @@
 <script setup lang="ts">
 /** One way in: its switch and what it means today, its window, seats and domains; what is its own stands in the slots. */
-import { domainSchema, MAX_DOMAINS, MAX_SEATS, setTableEntry } from '@itinerary/core';
+import { MAX_SEATS, setTableEntry } from '@itinerary/core';
 import type { SwitchedWay, WayIn } from '@itinerary/core';
 import { wayIn } from '@itinerary/core/people';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
-import DraftField from '../../../ui/fields/DraftField.vue';
 import NumberField from '../../../ui/fields/NumberField.vue';
 import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import MomentForm from '../../outline/dialogs/MomentForm.vue';
 import type { Ways } from './use-ways.ts';
 import { useWaySentence } from './way-sentence.ts';
+import WhoMay from './WhoMay.vue';
 
 const props = defineProps<{
   kind: SwitchedWay;
@@ -19,7 +19,7 @@ const props = defineProps<{
   /** What has to be there before it is switched on; false: it does not come about. */
   before?: () => Promise<boolean>;
   isUnderWay?: boolean;
-  /** Whom it is for is not told by an address. */
+  /** Whom it is for is said elsewhere. */
   withoutDomains?: boolean;
 }>();
 const { t } = useI18n();
@@ -40,17 +40,6 @@ async function toggle(on: boolean): Promise<void> {
   set({ on });
 }
 
-const domainsOf = (text: string): string[] => text.split(/[\s,;]+/).filter((word) => word !== '');
-const wrongDomain = (text: string): string | null => {
-  const domains = domainsOf(text);
-  const wrong = domains.find((one) => !domainSchema.safeParse(one).success);
-  if (wrong !== undefined) return t('setup.members.ways.noDomain', { domain: wrong });
-  return domains.length > MAX_DOMAINS ? t('setup.members.ways.domainsMost', { most: MAX_DOMAINS }) : null;
-};
-function setDomains(text: string): void {
-  const domains = [...new Set(domainsOf(text.toLowerCase()))];
-  set({ domains: domains.length === 0 ? null : domains });
-}
 defineExpose({ set });
 </script>
 
@@ -96,15 +85,13 @@ defineExpose({ set });
           :readonly="plan.isReadonly"
           @set="set({ seats: $event })"
         />
-        <DraftField
-          v-if="!withoutDomains"
-          :text="way.domains?.join(', ') ?? ''"
-          :label="t('setup.members.ways.domains')"
-          :readonly="plan.isReadonly"
-          :wrong="wrongDomain"
-          @type="setDomains"
-        />
       </div>
+      <WhoMay
+        v-if="!withoutDomains"
+        :way="way"
+        :gives-role="kind === 'link' || kind === 'request'"
+        @set="set"
+      />
       <CheckField
         v-if="way.seats !== null"
         :checked="way.line"

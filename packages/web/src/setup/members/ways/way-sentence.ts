@@ -2,7 +2,7 @@
 import type { WaysInAnswer } from '@itinerary/contract';
 import type { SwitchedWay } from '@itinerary/core';
 import { canJoin, joinCourseOf, wayIn, wayOf } from '@itinerary/core/people';
-import type { JoinAnswer, Joiner } from '@itinerary/core/people';
+import type { JoinAnswer, Joiner, JoinWay } from '@itinerary/core/people';
 import { computed } from 'vue';
 import type { ComputedRef } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -10,12 +10,12 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import { useMomentWords } from '../../../stores/moment-words.ts';
 
-/** Whoever has the code, an invitation, and an address at a domain that is wanted. */
-const somebody = (domains: readonly string[] | null): Joiner => ({
+/** Somebody of whom nothing is missing: with the code, an invitation, and all that the way asks for. */
+const somebody = ({ domains, kinds, after }: JoinWay): Joiner => ({
   person: null,
-  kind: null,
+  kind: kinds?.[0] ?? null,
   addresses: domains === null ? [] : [`somebody@${domains[0] ?? ''}`],
-  completed: [],
+  completed: after === null ? [] : [after],
   standing: 'never',
   hasLink: true,
   invitation: { lapses: null },
@@ -45,7 +45,7 @@ export function useWaySentence(
     }));
     const waiting = (ways()?.waiting ?? []).map(({ person, way: by, line }) => ({ person, way: by, line }));
     const course = joinCourseOf(plan.planned, { learners, held, waiting }, at);
-    return canJoin(course, somebody(way.domains), way, at);
+    return canJoin(course, somebody(way), way, at);
   });
   return computed(() => {
     // Whoever switches it sees what the switch does, whatever else stands in the way.
