@@ -54,6 +54,7 @@ export type {
 export type {
   ClassmatesAnswer,
   EditMembers,
+  FirstMembersAnswer,
   MembersAnswer,
   OwnMoments,
   OwnMomentsAnswer,

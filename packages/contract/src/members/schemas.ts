@@ -1,9 +1,10 @@
 /** Who is on a course, and what each of them has of their own in it. */
-import { idSchema, MAX_GROUPS, momentSchema, personExceptionSchema } from '@itinerary/core';
+import { idSchema, MAX_GROUPS, momentSchema, personExceptionSchema, storableSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { MAX_LIST_ROWS, WAYS } from '@itinerary/core/people';
 import { z } from 'zod';
 import { personSchema, roleSchema } from '../people/schemas.ts';
+import { languageSchema } from '../shape/mail.ts';
 
 /** As many as a list has. */
 const MOST_AT_ONCE = MAX_LIST_ROWS;
@@ -31,6 +32,21 @@ export const memberSchema = z.object({
 
 export const membersSchema = z.object({ members: z.array(memberSchema) });
 export type MembersAnswer = DeepReadonly<z.infer<typeof membersSchema>>;
+
+export const MOST_FIRST = 500;
+/** The first by name of those who are found by some letters, as a table begins with them. */
+export const firstMembersQuery = z.object({
+  first: z.coerce.number().int().min(1).max(MOST_FIRST),
+  find: storableSchema.max(200).default(''),
+  lang: languageSchema.default('en'),
+});
+export const firstMembersSchema = z.object({
+  members: z.array(memberSchema),
+  /** On the course, and of them those who are found. */
+  total: z.int(),
+  found: z.int(),
+});
+export type FirstMembersAnswer = DeepReadonly<z.infer<typeof firstMembersSchema>>;
 
 export const memberGroupsSchema = z.strictObject({ groups: z.array(idSchema).max(50) });
 

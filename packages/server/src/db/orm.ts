@@ -20,6 +20,7 @@ import { Migration0013 } from './migrations/migration-0013.ts';
 import { Migration0014 } from './migrations/migration-0014.ts';
 import { Migration0015 } from './migrations/migration-0015.ts';
 import { Migration0016 } from './migrations/migration-0016.ts';
+import { Migration0017 } from './migrations/migration-0017.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -42,6 +43,7 @@ export const MIGRATIONS = [
   { name: '0014-lines-invitations-accounts', class: Migration0014 },
   { name: '0015-payments', class: Migration0015 },
   { name: '0016-registry', class: Migration0016 },
+  { name: '0017-what-members-are-called', class: Migration0017 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -13,7 +13,11 @@ const fetched = (): Promise<Response> =>
   new Promise((resolve) => {
     answers.push((names) => {
       const members = names.map((name) => ({ person: name, name, role: 'learner', groups: ['g'] }));
-      resolve(new Response(JSON.stringify({ members }), { headers: { 'content-type': 'application/json' } }));
+      resolve(
+        new Response(JSON.stringify({ members, total: members.length, found: members.length }), {
+          headers: { 'content-type': 'application/json' },
+        }),
+      );
     });
   });
 const names = (): readonly string[] => useMembers().all.map(({ name }) => name);
@@ -30,7 +34,7 @@ afterEach(() => {
 
 test('a change that is answered while they are asked for is shown, and they are asked for once more', async () => {
   const members = useMembers();
-  const loading = members.load('course');
+  const loading = members.load('course', 'en');
   const adding = members.add(['b'], 'learner');
   answers[1]?.(['a', 'b']);
   await adding;
@@ -46,12 +50,12 @@ test('a change that is answered while they are asked for is shown, and they are 
 
 test('of two courses asked for the last counts, and nobody of the other is shown', async () => {
   const members = useMembers();
-  const first = members.load('course');
+  const first = members.load('course', 'en');
   answers[0]?.(['a']);
   await first;
-  void members.load('other');
+  void members.load('other', 'en');
   expect([names(), members.isThere]).toEqual([[], false]);
-  const third = members.load('third');
+  const third = members.load('third', 'en');
   answers[2]?.(['c']);
   await third;
   answers[1]?.(['b']);

@@ -2,6 +2,7 @@
 import type { MEMBERS_ROUTES } from '@itinerary/contract';
 import { announce } from '../../db/announce.ts';
 import { classmates } from '../../usecases/members/classmates.ts';
+import { firstMembers } from '../../usecases/members/first-members.ts';
 import {
   addMembers,
   candidates,
@@ -19,6 +20,7 @@ import type { HandlersOf } from '../call.ts';
 
 export const MEMBERS: HandlersOf<typeof MEMBERS_ROUTES> = {
   members: ({ em, who }) => members(em, who.loaded.course.id),
+  firstMembers: ({ em, who, query }) => firstMembers(em, who.loaded.course.id, query),
   candidates: ({ em, who, query }) =>
     candidates(em, who.person.institutionId, who.loaded.course.id, query.find),
   addMembers: ({ em, who, body, now }) =>

@@ -167,12 +167,10 @@ export async function groupSizes(
   em: EntityManager,
   courseId: string,
 ): Promise<Readonly<Record<string, number>>> {
-  const learners = await em.find(MemberRow, { courseId, role: 'learner', leftAt: null });
-  const on = new Set(learners.map(({ personId }) => personId));
-  const rows = await em.find(MemberGroupRow, { courseId });
-  const sizes: Record<string, number> = {};
-  for (const { groupId, personId } of rows) {
-    if (on.has(personId)) sizes[groupId] = (sizes[groupId] ?? 0) + 1;
-  }
-  return sizes;
+  const rows = await em.execute<{ id: string; count: number }[]>(
+    `select group_id as id, count(*)::int as count from member_group join member using (course_id, person_id)
+     where course_id = ? and role = 'learner' and left_at is null group by group_id`,
+    [courseId],
+  );
+  return Object.fromEntries(rows.map(({ id, count }) => [id, count]));
 }

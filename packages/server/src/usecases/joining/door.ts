@@ -34,25 +34,25 @@ export async function doorFacts(
 ): Promise<DoorFactsAnswer> {
   const weekAgo = new Date(Date.parse(now) - WEEK_MS).toISOString();
   const [row] = await em.execute<Counts[]>(
-    `select
+    `with learner as (
+         select person_id from member where course_id = ? and role = 'learner' and left_at is null),
+       grouped as (
+         select distinct person_id from member_group where course_id = ?
+           and group_id in (select jsonb_array_elements_text(?::jsonb)))
+     select
        (select count(*)::int from invitation where course_id = c.id and state = 'bounced') as bounced,
        (select count(*)::int from invitation where course_id = c.id and state = 'waiting' and sent_at <= ?)
          as unanswered,
        (select count(*)::int from join_request where course_id = c.id and state = 'open') as requests,
        (select count(*)::int from member join person on person.id = member.person_id
          where course_id = c.id and role = 'instructor' and left_at is null and place_in is null) as instructors,
-       (select count(*)::int from member where course_id = c.id and role = 'learner' and left_at is null
-         and not exists (select 1 from member_group g where g.course_id = c.id and g.person_id = member.person_id
-           and g.group_id in (select jsonb_array_elements_text(?::jsonb)))) as ungrouped,
+       (select count(*)::int from learner left join grouped using (person_id) where grouped.person_id is null)
+         as ungrouped,
        (select json_agg(class_id order by class_id) from
-         (select g.group_id as class_id from member_group g
-           join member m on m.course_id = g.course_id and m.person_id = g.person_id
-             and m.role = 'learner' and m.left_at is null
+         (select g.group_id as class_id from member_group g join learner using (person_id)
+           left join grouped using (person_id)
            where g.course_id = c.id and g.group_id in (select jsonb_array_elements_text(?::jsonb))
-           group by g.group_id
-           having not bool_or(exists (select 1 from member_group other where other.course_id = g.course_id
-             and other.person_id = g.person_id
-             and other.group_id in (select jsonb_array_elements_text(?::jsonb))))) as classes) as left,
+           group by g.group_id having count(grouped.person_id) = 0) as classes) as left,
        (select json_build_object('listed', s.listed,
            'asked', jsonb_array_length(s.questions) + jsonb_array_length(s.held)
              + (select count(*) from registry_link l where l.course_id = c.id and l.kept <> '[]'),
@@ -62,7 +62,7 @@ export async function doorFacts(
        (select json_agg(json_build_object('way', way, 'count', n) order by way) from
          (select way, count(*)::int as n from waiting where course_id = c.id group by way) as lines) as waiting
      from course c where c.id = ?`,
-    [weekAgo, idsOf(groups, 'group'), idsOf(groups, 'class'), idsOf(groups, 'group'), courseId],
+    [courseId, courseId, idsOf(groups, 'group'), weekAgo, idsOf(groups, 'class'), courseId],
   );
   if (row === undefined) throw new Error(`there is no course ${courseId}`);
   const { left, ...counts } = row;

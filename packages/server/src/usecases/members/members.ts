@@ -14,18 +14,33 @@ import { grouped } from './lists/grouped.ts';
 import { namedOf } from './lists/roster-rows.ts';
 
 export async function members(em: EntityManager, courseId: string): Promise<MembersAnswer> {
-  const rows = await em.find(MemberRow, { courseId, leftAt: null });
+  const listed = await listedMembers(em, courseId);
+  return {
+    members: listed.sort(
+      (a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || a.name.localeCompare(b.name),
+    ),
+  };
+}
+
+/** @param only of these alone */
+export async function listedMembers(
+  em: EntityManager,
+  courseId: string,
+  only: readonly string[] | null = null,
+): Promise<MembersAnswer['members'][number][]> {
+  const among = only === null ? {} : { personId: { $in: [...only] } };
+  const rows = await em.find(MemberRow, { courseId, leftAt: null, ...among });
   const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
   const byId = new Map(people.map((person) => [person.id, person]));
   const groupsOf = grouped(
-    await em.find(MemberGroupRow, { courseId }),
+    await em.find(MemberGroupRow, { courseId, ...among }),
     ({ personId }) => personId,
     ({ groupId }) => groupId,
   );
   const visits = new Map(
-    (await em.find(VisitRow, { courseId })).map((visit) => [visit.personId, visit.lastAt]),
+    (await em.find(VisitRow, { courseId, ...among })).map((visit) => [visit.personId, visit.lastAt]),
   );
-  const listed = rows.map((row) => {
+  return rows.map((row) => {
     const { personId, role, joinedAt, way } = row;
     const person = byId.get(personId) as Person;
     const { address, id, userName, ...called } = namedOf(row, person);
@@ -43,11 +58,6 @@ export async function members(em: EntityManager, courseId: string): Promise<Memb
       groups: [...(groupsOf.get(personId) ?? [])],
     };
   });
-  return {
-    members: listed.sort(
-      (a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || a.name.localeCompare(b.name),
-    ),
-  };
 }
 
 const MOST_CANDIDATES = 50;

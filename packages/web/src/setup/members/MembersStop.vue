@@ -22,8 +22,13 @@ import MemberTable from './table/MemberTable.vue';
 import WriteOutDialog from './table/WriteOutDialog.vue';
 import WaysPart from './ways/WaysPart.vue';
 import { ANYBODY, memberLines, narrowed } from './member-rows.ts';
+import type { MemberLine } from './member-rows.ts';
+import { useAttempt } from './use-attempt.ts';
+import { useFirstMembers } from './use-first-members.ts';
+import type { Locale } from '../../words/i18n.ts';
+import type { Member } from '../../stores/members.ts';
 
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const route = useRoute();
 const router = useRouter();
 const plan = usePlan();
@@ -43,10 +48,19 @@ const isReading = computed(() => route.query['list'] !== undefined && plan.right
 const toList = (open: boolean): void =>
   void router.push({ path: route.path, query: open ? { list: 'new' } : {} });
 
-const lines = computed(() =>
-  memberLines(members.all, plan.groups, (role) => roleWord(role, course.value.roleNames, t)),
-);
-const shown = computed(() => narrowed(lines.value, filter.value));
+const linesOf = (all: readonly Member[]): readonly MemberLine[] =>
+  memberLines(all, plan.groups, (role) => roleWord(role, course.value.roleNames, t));
+const lines = computed(() => linesOf(members.all));
+const { found, rest } = useFirstMembers(filter);
+/** While not all are here, the server says who is found. */
+const shown = computed(() => {
+  if (members.isWhole) return narrowed(lines.value, filter.value);
+  return found.value === null ? lines.value : linesOf(found.value.members);
+});
+const count = computed(() => {
+  if (members.isWhole) return shown.value.length;
+  return found.value === null ? members.total : found.value.found;
+});
 /** Whoever is chosen and has gone meanwhile is chosen no more. */
 const standing = computed(() => {
   const there = new Set(members.all.map(({ person }) => person));
@@ -56,7 +70,8 @@ const standing = computed(() => {
 async function load(): Promise<void> {
   state.value = members.isThere ? 'there' : 'loading';
   try {
-    await members.load(course.value.id);
+    await members.load(course.value.id, locale.value as Locale);
+    rest();
     state.value = 'there';
   } catch {
     if (!members.isThere) state.value = 'failed';
@@ -66,6 +81,19 @@ void load();
 useLive((heard) => {
   if (heard.kind === 'missed' || (heard.kind === 'course' && heard.id === course.value.id)) void load();
 });
+
+const { failure, attempt } = useAttempt();
+/** What is about all of them waits until they are here. */
+async function withAll(act: () => void): Promise<void> {
+  if (await attempt(members.whole)) act();
+}
+/** Whoever ticks all of the first means all who are shown. */
+async function choose(keys: readonly string[]): Promise<void> {
+  const isAll = !members.isWhole && shown.value.every(({ key }) => keys.includes(key));
+  chosen.value = keys;
+  if (!members.isWhole && (await attempt(members.whole)) && isAll)
+    chosen.value = shown.value.map(({ key }) => key);
+}
 
 function taken(words: string): void {
   said.value = words;
@@ -79,7 +107,7 @@ function taken(words: string): void {
   <ListReader v-else-if="isReading" @back="toList(false)" @taken="taken" />
   <div v-else id="field-members" class="stop" tabindex="-1">
     <div class="acts">
-      <p class="figures count">{{ t('setup.members.count', members.all.length) }}</p>
+      <p class="figures count">{{ t('setup.members.count', members.total) }}</p>
       <template v-if="plan.rights.members && !plan.isReadonly">
         <PushButton weight="main" @click="toList(true)">
           <IconListDetails :size="18" aria-hidden="true" /> {{ t('setup.members.readList') }}
@@ -88,25 +116,31 @@ function taken(words: string): void {
           <IconUserPlus :size="18" aria-hidden="true" /> {{ t('setup.members.add') }}
         </PushButton>
       </template>
-      <PushButton v-if="plan.rights.members && !plan.isReadonly" @click="isDealing = true">
+      <PushButton v-if="plan.rights.members && !plan.isReadonly" @click="withAll(() => (isDealing = true))">
         <IconUsersGroup :size="18" aria-hidden="true" /> {{ t('setup.members.deal.title') }}
       </PushButton>
-      <PushButton v-if="plan.rights.members" @click="isWriting = true">
+      <PushButton v-if="plan.rights.members" @click="withAll(() => (isWriting = true))">
         <IconDownload :size="18" aria-hidden="true" /> {{ t('setup.members.writeOut') }}
       </PushButton>
     </div>
     <p class="said" role="status">{{ said }}</p>
-    <MemberFilters v-model="filter" :lines="lines" :shown="shown.length" />
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <MemberFilters v-model="filter" :lines="lines" :shown="count" :total="members.total" />
     <ChosenBar
-      v-if="standing.length > 0 && plan.rights.members"
+      v-if="standing.length > 0 && members.isWhole && plan.rights.members"
       :chosen="standing"
       @clear="chosen = []"
       @said="said = $event"
     />
+    <!-- Whoever looks further than at the beginning, or ticks somebody, means all of them. -->
     <MemberTable
-      v-model:chosen="chosen"
+      :chosen="chosen"
       :lines="shown"
       :may-choose="plan.rights.members && !plan.isReadonly"
+      @update:chosen="choose"
+      @scroll.capture="attempt(members.whole)"
+      @pointerdown="attempt(members.whole)"
+      @keydown="attempt(members.whole)"
     />
     <WaysPart v-if="plan.rights.members" @said="said = $event" />
     <ListHistory v-if="members.lists.length > 0" @said="said = $event" />
@@ -135,6 +169,10 @@ function taken(words: string): void {
   flex: 1 1 120px;
   font-size: 17px;
   font-weight: 600;
+}
+
+.failure {
+  color: var(--blocker);
 }
 
 .said:empty {

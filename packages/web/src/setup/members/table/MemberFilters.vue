@@ -7,7 +7,7 @@ import FindField from '../../../ui/fields/FindField.vue';
 import SelectField from '../../../ui/fields/choice/SelectField.vue';
 import type { MemberFilter, MemberLine } from '../member-rows.ts';
 
-const props = defineProps<{ lines: readonly MemberLine[]; shown: number }>();
+const props = defineProps<{ lines: readonly MemberLine[]; shown: number; total: number }>();
 const filter = defineModel<MemberFilter>({ required: true });
 const { t } = useI18n();
 const plan = usePlan();
@@ -68,8 +68,8 @@ const standings = computed(() => [
       @choose="set({ standing: $event })"
     />
     <p class="figures soft" role="status">
-      <template v-if="shown !== lines.length">
-        {{ t('setup.members.shown', { shown, all: lines.length }) }}
+      <template v-if="shown !== total">
+        {{ t('setup.members.shown', { shown, all: total }) }}
       </template>
     </p>
   </search>

@@ -34,7 +34,9 @@ export function useWaySentence(
     const at = Date.parse(session.now());
     const way = wayOf(plan.planned, kind());
     const counts = ways()?.learners ?? [{ way: 'staff' as const, count: plan.learners }];
-    const learners = counts.flatMap((one) =>
+    // Where seats are not counted, nobody is.
+    const isCounted = plan.course?.seats !== null || way.seats !== null;
+    const learners = (isCounted ? counts : []).flatMap((one) =>
       Array.from({ length: one.count }, (_, index) => ({ person: `${one.way} ${index}`, way: one.way })),
     );
     const held = (ways()?.held ?? []).map((one, index) => ({
