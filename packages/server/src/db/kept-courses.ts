@@ -39,6 +39,26 @@ export async function keptCourse(em: EntityManager, id: string): Promise<KeptCou
   return (await keptCourses(em, await numbersOf(em, { id })))[0] ?? null;
 }
 
+/**
+ * The course, which nobody else changes until the transaction ends; for whoever changes not the plan but who is in it.
+ * What is not kept is read in this transaction, on its own connection: whoever waits for the lock holds one too.
+ */
+export async function lockedCourse(em: EntityManager, id: string): Promise<KeptCourse | null> {
+  const [row] = await em.execute<CourseNumber[]>(
+    `select id, institution_id as "institutionId", seq, created_at as "createdAt" from course where id = ? for update`,
+    [id],
+  );
+  if (row === undefined) return null;
+  const shelf = kept.of(em.getConnection());
+  const there = shelf.get(id);
+  if (there !== undefined && there.row.seq === row.seq && there.row.createdAt === row.createdAt) return there;
+  const whole = await em.findOneOrFail(CourseRow, { id }, { refresh: true });
+  const course = toCourse(whole, await em.find(NodeRow, { courseId: id }));
+  const one = { row, course };
+  shelf.set(id, one);
+  return one;
+}
+
 /** Those of the rows that are still there, in their order: with one question more where not all are kept. */
 export async function keptCourses(
   em: EntityManager,

@@ -1,13 +1,13 @@
 /** What decides about joining and is no part of the plan: who is there, for whom a seat is kept, and who somebody is. */
-import { planCourse } from '@itinerary/core';
+import { planFor } from '@itinerary/core';
 import type { Course, CoursePlan } from '@itinerary/core';
 import { canJoin, joinCourseOf, wayOf } from '@itinerary/core/people';
-import type { HeldSeat, JoinAnswer, JoinCourse, Joiner } from '@itinerary/core/people';
+import type { HeldSeat, JoinAnswer, JoinCourse, Joiner, JoinFacts } from '@itinerary/core/people';
 import type { OpenWay } from '@itinerary/contract';
-import { HeldSeatRow, MemberRow, WaitingRow } from '../../db/entities.ts';
+import { MemberRow } from '../../db/entities.ts';
 import type { InvitationRecord, MemberRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { completedAmong } from '../access/viewer.ts';
+import { completedAmong, PASSER_BY } from '../access/viewer.ts';
 
 /** For whom the seat of an invitation is kept, as long as its address is nobody's. */
 export const holderOf = (invitation: Pick<InvitationRecord, 'id'>): string => `invitation ${invitation.id}`;
@@ -22,24 +22,28 @@ export interface InHand {
 export const EMPTY_HANDED: InHand = { hasLink: false, invitation: null, holders: [] };
 
 export async function joinCourse(em: EntityManager, plan: CoursePlan, at: number): Promise<JoinCourse> {
-  const courseId = plan.course.id;
-  const learners = await em.find(
-    MemberRow,
-    { courseId, role: 'learner', leftAt: null },
-    { fields: ['courseId', 'personId', 'way'] },
+  const [row] = await em.execute<FactRows[]>(
+    `select
+       (select json_agg(json_build_object('person', person_id, 'way', way)) from member
+         where course_id = ? and role = 'learner' and left_at is null) as learners,
+       (select json_agg(json_build_object('person', holder, 'kind', kind, 'way', way, 'lapses', lapses_at))
+         from held_seat where course_id = ?) as held,
+       (select json_agg(json_build_object('person', person_id, 'way', way, 'line', line) order by arrival)
+         from waiting where course_id = ?) as waiting`,
+    Array.from({ length: 3 }, () => plan.course.id),
   );
-  const held = await em.find(HeldSeatRow, { courseId });
-  const waiting = await em.find(WaitingRow, { courseId }, { orderBy: { arrival: 'asc' } });
-  return joinCourseOf(
-    plan,
-    {
-      learners: learners.map(({ personId, way }) => ({ person: personId, way })),
-      held: held.map(({ holder, kind, way, lapsesAt }) => ({ person: holder, kind, way, lapses: lapsesAt })),
-      waiting: waiting.map(({ personId, way, line }) => ({ person: personId, way, line })),
-    },
-    at,
-  );
+  const facts = { learners: row?.learners ?? [], held: row?.held ?? [], waiting: row?.waiting ?? [] };
+  return joinCourseOf(plan, facts, at);
 }
+
+interface FactRows {
+  readonly learners: JoinFacts['learners'] | null;
+  readonly held: JoinFacts['held'] | null;
+  readonly waiting: JoinFacts['waiting'] | null;
+}
+
+/** As it is for whoever has not joined, worked out once for as long as the course stands as it is. */
+export const planOf = (course: Course): CoursePlan => planFor(course, PASSER_BY);
 
 export function standingOf(row: MemberRecord | null): Joiner['standing'] {
   if (row === null) return 'never';
@@ -124,7 +128,7 @@ export async function knowsOf(
   person: Person | null,
   at: number,
 ): Promise<boolean> {
-  const { answerBy } = await joiningOf(em, planCourse(course), person, EMPTY_HANDED, at);
+  const { answerBy } = await joiningOf(em, planOf(course), person, EMPTY_HANDED, at);
   const answer = answerBy('request');
   return answer.can !== 'no' || answer.because !== 'absent';
 }

@@ -1,6 +1,6 @@
 /** What somebody wants to know before they join, and by which ways they may. */
 import type { JoinPageAnswer, OpenWay } from '@itinerary/contract';
-import { courseView, planCourse } from '@itinerary/core';
+import { courseView } from '@itinerary/core';
 import type { Course, CoursePlan } from '@itinerary/core';
 import { heldFor, priceFor, seatsTaken, wayIn } from '@itinerary/core/people';
 import type { JoinAnswer, JoinCourse } from '@itinerary/core/people';
@@ -13,7 +13,7 @@ import { accountOf } from '../people/account-of.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { textReader } from '../plan/texts.ts';
 import { staffOf } from '../reading/face.ts';
-import { joiningOf } from './join-facts.ts';
+import { joiningOf, planOf } from './join-facts.ts';
 import type { InHand, Joining } from './join-facts.ts';
 
 /** What is said first, where several ways stand open. */
@@ -32,7 +32,7 @@ export async function joinPage(
     throw nothingHere();
   }
   const { course } = loaded;
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const at = Date.parse(now);
   const joining = await joiningOf(em, plan, person, hand, at);
   const ways = waysFor(plan, joining, hand, at);

@@ -1,18 +1,17 @@
 /** Joining, asking to join, waiting, and leaving. Who may is core's to say; seats stand on the database besides. */
 import type { JoinBy, JoinedAnswer, OpenWay } from '@itinerary/contract';
-import { planCourse } from '@itinerary/core';
 import { heldFor } from '@itinerary/core/people';
 import type { JoinAnswer } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
-import { loadCourse } from '../../db/course-rows.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import { lockedCourse } from '../../db/kept-courses.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
 import { HeldSeatRow, JoinRequestRow, MemberRow, PaymentRow, WaitingRow } from '../../db/entities.ts';
 import type { InvitationRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { heldBy, opensNothing } from './join-code.ts';
-import { EMPTY_HANDED, joiningOf } from './join-facts.ts';
+import { EMPTY_HANDED, joiningOf, planOf } from './join-facts.ts';
 import type { InHand } from './join-facts.ts';
 import { moveUp } from './line.ts';
 import { askToJoin } from './requests.ts';
@@ -51,7 +50,7 @@ export async function joinKnown(
     const loaded = await openCourse(inner, courseId, person);
     await moveUp(inner, loaded, now);
     const at = Date.parse(now);
-    const joining = await joiningOf(inner, planCourse(loaded.course), person, EMPTY_HANDED, at);
+    const joining = await joiningOf(inner, planOf(loaded.course), person, EMPTY_HANDED, at);
     const said = joining.answerBy(way);
     const isOffered = heldFor(joining.course, person.id, at).some((one) => one.way === way);
     if (way === 'request' && !isOffered) return ask(inner, loaded, person, said, answer, now);
@@ -60,8 +59,8 @@ export async function joinKnown(
   return { course: courseId, is, page: null };
 }
 
-async function openCourse(em: EntityManager, courseId: string, person: Person): Promise<LoadedCourse> {
-  const loaded = await loadCourse(em, courseId, true);
+async function openCourse(em: EntityManager, courseId: string, person: Person): Promise<KeptCourse> {
+  const loaded = await lockedCourse(em, courseId);
   if (loaded === null || loaded.row.institutionId !== person.institutionId) throw nothingHere();
   return loaded;
 }
@@ -69,13 +68,13 @@ async function openCourse(em: EntityManager, courseId: string, person: Person): 
 /** In, or into the line: as core says after those who wait have been served. */
 async function come(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   person: Person,
   way: OpenWay,
   hand: InHand,
   now: string,
 ): Promise<Come> {
-  const joining = await joiningOf(em, planCourse(course), person, hand, Date.parse(now));
+  const joining = await joiningOf(em, planOf(course), person, hand, Date.parse(now));
   const answer = joining.answerBy(way);
   if (answer.can === 'no' && answer.because !== 'in') throw cannot(answer.because);
   if (answer.can === 'wait') {
@@ -100,7 +99,7 @@ async function taken(
 
 async function ask(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: KeptCourse,
   person: Person,
   said: JoinAnswer,
   answer: string | null,
@@ -121,7 +120,7 @@ export async function noLonger(
   now: string,
 ): Promise<void> {
   await em.transactional(async (inner) => {
-    const loaded = await loadCourse(inner, courseId, true);
+    const loaded = await lockedCourse(inner, courseId);
     const gone =
       loaded === null
         ? 0
@@ -150,7 +149,7 @@ export async function leave(
   now: string,
 ): Promise<void> {
   await em.transactional(async (inner) => {
-    const loaded = await loadCourse(inner, courseId, true);
+    const loaded = await lockedCourse(inner, courseId);
     const row =
       person === null
         ? null

@@ -1,16 +1,15 @@
 /** Who waits for a seat: a free one is offered to the next at once, and offered further when nobody takes it in time. */
-import { planCourse } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { offersDue, wayOf } from '@itinerary/core/people';
 import type { SwitchedWay } from '@itinerary/core';
 import { announce } from '../../db/announce.ts';
-import { loadCourse } from '../../db/course-rows.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import { lockedCourse } from '../../db/kept-courses.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
 import { CourseRow, HeldSeatRow, MemberRow, PersonRow, WaitingRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { post } from '../mail/post.ts';
 import { bringInFromLine } from '../registry/bring-in.ts';
-import { completedFor, EMPTY_HANDED, joinCourse, joinerOf } from './join-facts.ts';
+import { completedFor, EMPTY_HANDED, joinCourse, joinerOf, planOf } from './join-facts.ts';
 
 const HOUR_MS = 3_600_000;
 
@@ -20,19 +19,25 @@ const HOUR_MS = 3_600_000;
  *
  * @returns how many seats were offered
  */
-export async function moveUp(em: EntityManager, { course, row }: LoadedCourse, now: string): Promise<number> {
+export async function moveUp(em: EntityManager, { course, row }: KeptCourse, now: string): Promise<number> {
   const courseId = course.id;
   const at = Date.parse(now);
-  await atInstant(em, at);
-  await em.nativeDelete(HeldSeatRow, { courseId, lapsesAt: { $lte: at } });
+  // One question for the most usual case, in which nobody waits and nothing has lapsed.
+  const [standing] = await em.execute<{ lapsed: boolean; waits: boolean }[]>(
+    `select set_config('itinerary.at', ?, true),
+       exists (select 1 from held_seat where course_id = ? and lapses_at <= ?) as lapsed,
+       exists (select 1 from waiting where course_id = ?) as waits`,
+    [String(at), courseId, at, courseId],
+  );
+  if (standing?.lapsed === true) await em.nativeDelete(HeldSeatRow, { courseId, lapsesAt: { $lte: at } });
+  if (standing?.waits !== true) return 0;
   const waiting = await em.find(WaitingRow, { courseId });
-  if (waiting.length === 0) return 0;
   const ids = waiting.map(({ personId }) => personId);
   const people = new Map((await em.find(PersonRow, { id: { $in: ids } })).map((one) => [one.id, one]));
   const rows = await em.find(MemberRow, { courseId, personId: { $in: ids } });
   const members = new Map(rows.map((one) => [one.personId, one]));
   const byWay = new Map(waiting.map(({ personId, way }) => [personId, way]));
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const completed = new Map<string, ReadonlySet<string>>();
   for (const person of people.values()) {
     completed.set(person.id, await completedFor(em, course, person, at));
@@ -85,7 +90,7 @@ export async function atInstant(em: EntityManager, at: number): Promise<void> {
 
 export async function moveUpCourse(em: EntityManager, courseId: string, now: string): Promise<void> {
   await em.transactional(async (inner) => {
-    const loaded = await loadCourse(inner, courseId, true);
+    const loaded = await lockedCourse(inner, courseId);
     if (loaded !== null) await moveUp(inner, loaded, now);
   });
 }

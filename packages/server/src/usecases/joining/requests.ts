@@ -1,16 +1,15 @@
 /** Asking to join, and what staff say to it. */
 import type { Decide, DecidedAnswer } from '@itinerary/contract';
-import { planCourse } from '@itinerary/core';
 import { canJoin, wayIn, wayOf } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
 import { JoinRequestRow, LetterRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { JoinRequestRecord, Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { post } from '../mail/post.ts';
 import { openForMembers } from '../members/lists/take-list.ts';
-import { EMPTY_HANDED, joiningOf } from './join-facts.ts';
+import { EMPTY_HANDED, joiningOf, planOf } from './join-facts.ts';
 import { factsOf, moveUp } from './line.ts';
 import { seat, waitFor } from './seating.ts';
 
@@ -19,13 +18,13 @@ const HOUR_MS = 3_600_000;
 /** Asked twice, it is asked once; asked again after a no, it is asked anew. Each instructor is told. */
 export async function askToJoin(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   person: Person,
   answer: string | null,
   now: string,
 ): Promise<void> {
   const courseId = course.id;
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const { question } = wayIn(plan, 'request');
   if (question !== null && answer === null) {
     throw new Failure('bad_input', 'In the body: answer', [
@@ -125,11 +124,11 @@ function decided(request: JoinRequestRecord, decision: Decide, by: Person, now: 
 /** @returns why not; null: they are in, or in the line */
 async function accept(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   person: Person,
   now: string,
 ): Promise<string | null> {
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const at = Date.parse(now);
   const joining = await joiningOf(em, plan, person, EMPTY_HANDED, at);
   const way = wayOf(plan, 'request');
@@ -157,7 +156,7 @@ async function accept(
 
 async function refuse(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   person: Person,
   reason: string,
   now: string,

@@ -4,7 +4,7 @@ import type { OpenWay } from '@itinerary/contract';
 import type { Course } from '@itinerary/core';
 import { roleBy } from '@itinerary/core/people';
 import type { JoinAnswer } from '@itinerary/core/people';
-import { HeldSeatRow, MemberRow, WaitingRow } from '../../db/entities.ts';
+import { HeldSeatRow, WaitingRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
@@ -33,15 +33,16 @@ export async function seat(
 ): Promise<void> {
   const courseId = course.id;
   // The seat of an invitation is theirs now, not one more.
-  await em.nativeDelete(HeldSeatRow, { courseId, holder: { $in: [...holders] }, kind: 'invitation' });
-  const row = await em.findOne(MemberRow, { courseId, personId: person.id });
-  const role = roleBy(course, way, invitation?.role);
-  const values = { role, leftAt: null, leftHow: null, way };
+  if (holders.length > 0) {
+    await em.nativeDelete(HeldSeatRow, { courseId, holder: { $in: [...holders] }, kind: 'invitation' });
+  }
   // Whoever returns joined when they first did.
-  if (row === null) {
-    em.persist(em.create(MemberRow, { courseId, personId: person.id, joinedAt: now, ...values }));
-  } else em.assign(row, values);
-  await em.flush();
+  await em.execute(
+    `insert into member (course_id, person_id, role, joined_at, way) values (?, ?, ?, ?, ?)
+     on conflict (course_id, person_id) do update
+       set role = excluded.role, left_at = null, left_how = null, way = excluded.way`,
+    [courseId, person.id, roleBy(course, way, invitation?.role), now, way],
+  );
 }
 
 /** At the end; whoever waits already stays where they are. */

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Invite, InvitedAct } from '@itinerary/contract';
 import { announce } from '../../../db/announce.ts';
-import type { LoadedCourse } from '../../../db/course-rows.ts';
+import type { KeptCourse } from '../../../db/kept-courses.ts';
 import { HeldSeatRow, InvitationRow, MemberRow, TextRow } from '../../../db/entities.ts';
 import type { InvitationRecord, Person } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
@@ -28,7 +28,7 @@ async function whole(
   em: EntityManager,
   courseId: string,
   now: string,
-  work: (inner: EntityManager, loaded: LoadedCourse) => Promise<void>,
+  work: (inner: EntityManager, loaded: KeptCourse) => Promise<void>,
 ): Promise<void> {
   await withSeats(em, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
@@ -133,7 +133,7 @@ async function giveUpSeat(
 
 async function sendInvitation(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   { id, address, lang, role, lapsesAt }: InvitationRecord,
   by: Person,
   key: string,
@@ -159,7 +159,7 @@ async function sendInvitation(
 /** What is sent again has a new key, and as many days as it had: the letter before opens nothing any more. */
 async function sendAgain(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: KeptCourse,
   invitation: InvitationRecord,
   by: Person,
   now: string,

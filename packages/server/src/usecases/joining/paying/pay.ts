@@ -1,10 +1,9 @@
 /** Joining by paying: a seat is kept while somebody is at the desk, and theirs once the desk says that it is paid. */
 import { randomUUID } from 'node:crypto';
-import { planCourse } from '@itinerary/core';
 import { heldFor, priceFor, wayIn } from '@itinerary/core/people';
 import { announce } from '../../../db/announce.ts';
-import { loadCourse } from '../../../db/course-rows.ts';
-import type { LoadedCourse } from '../../../db/course-rows.ts';
+import { lockedCourse } from '../../../db/kept-courses.ts';
+import type { KeptCourse } from '../../../db/kept-courses.ts';
 import { HeldSeatRow, MemberRow, PaymentRow, PersonRow } from '../../../db/entities.ts';
 import type { PaymentRecord, Person } from '../../../db/entities.ts';
 import { addJob } from '../../../db/queue.ts';
@@ -12,7 +11,7 @@ import type { EntityManager } from '../../../db/orm.ts';
 import type { Desk, Notice } from '../../../desk/payment-desk.ts';
 import { Failure } from '../../failure.ts';
 import { post } from '../../mail/post.ts';
-import { EMPTY_HANDED, joiningOf } from '../join-facts.ts';
+import { EMPTY_HANDED, joiningOf, planOf } from '../join-facts.ts';
 import { atInstant, factsOf, moveUp } from '../line.ts';
 import { cannot, seat, waitFor, withSeats } from '../seating.ts';
 
@@ -74,11 +73,11 @@ async function keep(
   person: Person,
   now: string,
 ): Promise<Begun | { readonly payment: PaymentRecord; readonly title: string }> {
-  const loaded = await loadCourse(em, courseId, true);
+  const loaded = await lockedCourse(em, courseId);
   if (loaded === null) throw cannot('absent');
   await moveUp(em, loaded, now);
   const { course } = loaded;
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const at = Date.parse(now);
   const joining = await joiningOf(em, plan, person, EMPTY_HANDED, at);
   const answer = joining.answerBy('paying');
@@ -145,7 +144,7 @@ export async function settle(em: EntityManager, notice: Notice, now: string): Pr
   // Of what was never asked for, or for another amount, there is nothing to settle.
   if (found === null || found.amount !== notice.amount || found.currency !== notice.currency) return;
   await em.fork().transactional(async (inner) => {
-    const loaded = await loadCourse(inner, found.courseId, true);
+    const loaded = await lockedCourse(inner, found.courseId);
     if (loaded === null) return;
     const payment = await inner.findOneOrFail(PaymentRow, { id: found.id });
     if (payment.deskId == null && notice.id !== '') payment.deskId = notice.id;
@@ -169,14 +168,14 @@ const letGo = (em: EntityManager, { courseId, personId }: PaymentRecord): Promis
 /** Paid late, it still counts where there is a seat; else the money goes back. */
 async function paid(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: KeptCourse,
   payment: PaymentRecord,
   now: string,
 ): Promise<void> {
   if (payment.state === 'paid' || payment.state === 'taken_back' || payment.state === 'late') return;
   const { course, row } = loaded;
   const person = await em.findOneOrFail(PersonRow, { id: payment.personId });
-  const plan = planCourse(course);
+  const plan = planOf(course);
   const joining = await joiningOf(em, plan, person, EMPTY_HANDED, Date.parse(now));
   const answer = joining.answerBy('paying');
   const isOut = answer.can === 'no' && ['archived', 'draft', 'in', 'absent'].includes(answer.because);
@@ -218,7 +217,7 @@ async function nextReceipt(em: EntityManager, institutionId: string): Promise<nu
 /** Whoever has their money back has left; what they have done is kept. */
 async function takenBack(
   em: EntityManager,
-  { course, row }: LoadedCourse,
+  { course, row }: KeptCourse,
   payment: PaymentRecord,
   now: string,
 ): Promise<void> {
