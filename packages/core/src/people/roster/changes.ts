@@ -45,10 +45,13 @@ export function changesOf({ row, classes }: Entry, member: RosterMember): readon
   }
   for (const field of FIELDS) {
     const to = row[field];
+    // Nearly everything is as it was.
+    if (to === null || to === member[field]) continue;
     if (isHalf && (field === 'given' || field === 'family')) continue;
     if (isNew(field, to, member)) changes.push({ field, from: member[field], to });
   }
-  if (classes.length > 0 && !isSameSet(classes, member.classes)) {
+  const isSaid = classes.length > 1 || (classes.length === 1 && classes[0] !== member.classes[0]);
+  if ((isSaid || member.classes.length > 1) && classes.length > 0 && !isSameSet(classes, member.classes)) {
     changes.push({ field: 'classes', from: member.classes, to: classes });
   }
   if (row.group !== null && !member.groups.includes(row.group)) {

@@ -22,27 +22,41 @@ const personOf = (row: ListRow): string => cellsOf(row, hasKey(row) ? null : row
 
 export function entriesOf(rows: readonly ListRow[]): readonly Entry[] {
   const keysOfRows = rows.map(keysOf);
-  const times = new Map<string, number>();
-  for (const keys of keysOfRows) for (const key of keys) times.set(key, (times.get(key) ?? 0) + 1);
-  const found = new Map<
-    string,
-    { row: ListRow; classes: string[]; lines: number[]; keys: readonly string[] }
-  >();
-  rows.forEach((row, at) => {
-    const keys = keysOfRows[at] ?? [];
+  const once = new Set<string>();
+  const often = new Set<string>();
+  for (const keys of keysOfRows)
+    for (const key of keys)
+      if (once.has(key)) often.add(key);
+      else once.add(key);
+  const found = new Map<string, Making>();
+  const entries: Making[] = [];
+  for (let at = 0; at < rows.length; at += 1) {
+    const row = rows[at] as ListRow;
+    const keys = keysOfRows[at] as readonly string[];
     // A key that no other row has names the row; all others are compared cell for cell.
-    const isAlone = keys.length > 0 && keys.every((key) => times.get(key) === 1);
+    const isAlone = keys.length > 0 && (often.size === 0 || !keys.some((key) => often.has(key)));
     const key = isAlone ? (keys[0] as string) : personOf(row);
-    const entry = found.get(key);
+    const entry = isAlone ? undefined : found.get(key);
     if (entry === undefined) {
-      found.set(key, { row, classes: row.class === null ? [] : [row.class], lines: [row.line], keys });
-      return;
+      const made = { key, row, classes: row.class === null ? [] : [row.class], lines: [row.line], keys };
+      if (!isAlone) found.set(key, made);
+      entries.push(made);
+      continue;
     }
     if (row.class !== null && !entry.classes.includes(row.class)) entry.classes.push(row.class);
     entry.lines.push(row.line);
-  });
-  return [...found].map(([key, entry]) => ({ key, ...entry }));
+  }
+  return entries;
 }
+
+/** While rows are still being added to it. */
+interface Making extends Entry {
+  readonly classes: string[];
+  readonly lines: number[];
+}
+
+/** No other entry shares a key with it. */
+export const isAlone = ({ key, keys }: Entry): boolean => key === keys[0];
 
 /** The keys of a row by which two rows, or a row and a member, are one; each with what it is a key of. */
 export function keysOf(one: Pick<Named, 'id' | 'address' | 'userName'>): readonly string[] {

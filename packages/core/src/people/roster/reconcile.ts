@@ -6,9 +6,9 @@ import type { ListRow } from '../lists/list-row.ts';
 import { nameKey } from '../lists/words.ts';
 import { changesOf } from './changes.ts';
 import type { MemberChange } from './changes.ts';
-import { entriesOf, hasKey, keysOf } from './entries.ts';
+import { entriesOf, hasKey, isAlone } from './entries.ts';
 import type { Entry } from './entries.ts';
-import { calledOf } from './roster.ts';
+import { addressKey, calledOf } from './roster.ts';
 import type { Roster, RosterMember } from './roster.ts';
 
 /**
@@ -47,34 +47,64 @@ export interface Reconciliation {
   readonly gone: readonly RosterMember[];
 }
 
-function put(map: Map<string, RosterMember[]>, key: string, member: RosterMember): void {
-  const found = map.get(key);
-  if (found === undefined) map.set(key, [member]);
-  else found.push(member);
+/** A member in this reckoning: how many rows may mean them. */
+interface Standing {
+  readonly member: RosterMember;
+  rows: number;
+  /** A key has decided who it is. */
+  isDecided: boolean;
 }
+type Found = Standing | Standing[];
+
+/** Nearly all stand alone under their key: only those who share one are put in a list. */
+function put(map: Map<string, Found>, key: string, one: Standing): void {
+  const found = map.get(key);
+  if (found === undefined) map.set(key, one);
+  else if (Array.isArray(found)) found.push(one);
+  else map.set(key, [found, one]);
+}
+const listed = (found: Found | undefined): readonly Standing[] =>
+  found === undefined ? [] : Array.isArray(found) ? found : [found];
+const NOBODY: readonly Standing[] = [];
 
 class Members {
-  readonly all: readonly RosterMember[];
-  private readonly byKey = new Map<string, RosterMember[]>();
-  private readonly byCells = new Map<string, RosterMember[]>();
+  readonly all: readonly Standing[];
+  private readonly byId = new Map<string, Found>();
+  private readonly byAddress = new Map<string, Found>();
+  private readonly byUserName = new Map<string, Found>();
+  private readonly byCells = new Map<string, Found>();
 
   constructor(roster: Roster) {
-    this.all = [...roster.values()];
-    for (const member of this.all) {
-      for (const key of keysOf(member)) put(this.byKey, key, member);
-      if (member.isPlace && member.cells !== null) put(this.byCells, member.cells, member);
+    this.all = Array.from(roster.values(), (member) => ({ member, rows: 0, isDecided: false }));
+    for (const one of this.all) {
+      const { id, address, userName, cells, isPlace } = one.member;
+      if (id !== null) put(this.byId, id, one);
+      if (address !== null) put(this.byAddress, addressKey(address), one);
+      if (userName !== null) put(this.byUserName, userName, one);
+      if (isPlace && cells !== null) put(this.byCells, cells, one);
     }
   }
 
   /** Those whom no key has decided, by name. */
-  names(decided: ReadonlySet<RosterMember>): ReadonlyMap<string, readonly RosterMember[]> {
-    const found = new Map<string, RosterMember[]>();
-    for (const member of this.all) if (!decided.has(member)) put(found, nameKey(calledOf(member)), member);
+  names(): ReadonlyMap<string, Found> {
+    const found = new Map<string, Found>();
+    for (const one of this.all) if (!one.isDecided) put(found, nameKey(calledOf(one.member)), one);
     return found;
   }
 
-  withKey = (key: string): readonly RosterMember[] => this.byKey.get(key) ?? [];
-  madeOf = (cells: string): readonly RosterMember[] => this.byCells.get(cells) ?? [];
+  /** By any key of a row, in the order of the keys; the same one once. */
+  withKeysOf({ id, address, userName }: ListRow): readonly Standing[] {
+    const first = id === null ? undefined : this.byId.get(id);
+    const second = address === null ? undefined : this.byAddress.get(addressKey(address));
+    const third = userName === null ? undefined : this.byUserName.get(userName);
+    // As it mostly is: one member, by whichever key.
+    const one = first ?? second ?? third;
+    if (one === undefined) return NOBODY;
+    const isOne = (second === undefined || second === one) && (third === undefined || third === one);
+    if (isOne && !Array.isArray(one)) return [one];
+    return [...new Set([first, second, third].flatMap(listed))];
+  }
+  madeOf = (cells: string): readonly Standing[] => listed(this.byCells.get(cells));
 }
 
 /** Both have an id, and they differ: never one person. */
@@ -88,29 +118,33 @@ interface Meant {
   readonly entry: Entry;
   /** By a key, or as the place that the very same row made. */
   readonly by: 'key' | 'name';
-  readonly members: readonly RosterMember[];
+  readonly members: readonly Standing[];
   readonly reason: ConflictReason | null;
 }
 
 function byKeys(entry: Entry, members: Members): Meant | null {
   const { row } = entry;
-  const found: RosterMember[] = hasKey(row) ? [] : [...members.madeOf(entry.key)];
-  for (const key of entry.keys) {
-    for (const member of members.withKey(key)) if (!found.includes(member)) found.push(member);
-  }
+  const found = hasKey(row) ? members.withKeysOf(row) : members.madeOf(entry.key);
   const [first] = found;
   if (first === undefined) return null;
-  const reason = found.length > 1 ? 'two_members' : isOther(row, first) ? 'other_id' : null;
+  for (const one of found) one.isDecided = true;
+  const reason = found.length > 1 ? 'two_members' : isOther(row, first.member) ? 'other_id' : null;
   return { entry, by: 'key', members: found, reason };
 }
 
 function byName(entry: Entry, names: ReturnType<Members['names']>): Meant {
   const { row, classes } = entry;
-  const name = nameKey(calledOf(row));
+  const name = names.size === 0 && hasKey(row) ? '' : nameKey(calledOf(row));
   const found =
-    name === '' ? [] : (names.get(name) ?? []).filter((one) => !isOther(row, one) && isInClass(one, classes));
+    name === ''
+      ? NOBODY
+      : listed(names.get(name)).filter(({ member }) => !isOther(row, member) && isInClass(member, classes));
   return { entry, by: 'name', members: found, reason: name === '' && !hasKey(row) ? 'nobody' : null };
 }
+
+/** Nobody else is meant by it, and it means nobody whom another may mean: as nearly all do. */
+const standsAlone = ({ entry, members }: Meant): boolean =>
+  isAlone(entry) && members.every(({ rows }) => rows === 1);
 
 /** Rows that share a key, or may mean the same member, belong together. */
 function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
@@ -121,8 +155,8 @@ function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
     parent[at] = one;
     return one;
   };
-  const first = new Map<string | RosterMember, number>();
-  const join = (name: string | RosterMember, at: number): void => {
+  const first = new Map<string | Standing, number>();
+  const join = (name: string | Standing, at: number): void => {
     const before = first.get(name);
     if (before === undefined) first.set(name, at);
     else parent[root(at)] = root(before);
@@ -140,18 +174,40 @@ function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
   return [...groups.values()];
 }
 
-function outcomeOf(group: readonly Meant[]): Outcome {
-  if (group.length > 1) {
-    const members = [...new Set(group.flatMap((one) => one.members))];
-    return { kind: 'conflict', reason: 'two_rows', entries: group.map(({ entry }) => entry), members };
+/** In the order of the list: what belongs together stands where the first of it does. */
+function outcomesOf(meant: readonly Meant[]): readonly Outcome[] {
+  for (const { members } of meant) for (const one of members) one.rows += 1;
+  const outcomes: (Outcome | null)[] = [];
+  const rest: Meant[] = [];
+  const places = new Map<Meant, number>();
+  for (const one of meant) {
+    if (standsAlone(one)) outcomes.push(outcomeOf(one));
+    else {
+      places.set(one, outcomes.length);
+      outcomes.push(null);
+      rest.push(one);
+    }
   }
-  const [only] = group as readonly [Meant];
-  const { entry, reason, members } = only;
-  if (reason !== null) return { kind: 'conflict', reason, entries: [entry], members };
-  const [member] = members;
-  if (member === undefined) return { kind: 'added', entry };
-  if (only.by === 'name') return { kind: 'possible', entry, members };
-  return outcomeFor(entry, member);
+  if (rest.length === 0) return outcomes as Outcome[];
+  for (const group of together(rest)) outcomes[places.get(group[0] as Meant) as number] = outcomeOfAll(group);
+  return outcomes.filter((one) => one !== null);
+}
+
+const membersOf = (meant: readonly Standing[]): readonly RosterMember[] => meant.map(({ member }) => member);
+
+function outcomeOfAll(group: readonly Meant[]): Outcome {
+  const [only] = group;
+  if (only !== undefined && group.length === 1) return outcomeOf(only);
+  const members = membersOf([...new Set(group.flatMap((one) => one.members))]);
+  return { kind: 'conflict', reason: 'two_rows', entries: group.map(({ entry }) => entry), members };
+}
+
+function outcomeOf({ entry, by, reason, members }: Meant): Outcome {
+  if (reason !== null) return { kind: 'conflict', reason, entries: [entry], members: membersOf(members) };
+  const [one] = members;
+  if (one === undefined) return { kind: 'added', entry };
+  if (by === 'name') return { kind: 'possible', entry, members: membersOf(members) };
+  return outcomeFor(entry, one.member);
 }
 
 function outcomeFor(entry: Entry, member: RosterMember): Outcome {
@@ -199,19 +255,26 @@ export function reconcile(
   const members = new Members(roster);
   const entries = entriesOf(rows);
   const keyed = entries.map((entry) => byKeys(entry, members));
-  const decided = new Set<RosterMember>();
-  for (const one of keyed) one?.members.forEach((member) => decided.add(member));
-  const names = members.names(decided);
+  const names = members.names();
   const meant = entries.map((entry, at) => keyed[at] ?? byName(entry, names));
-  const found = together(meant).map(outcomeOf);
+  const found = outcomesOf(meant);
   const outcomes = choices.size === 0 ? found : found.flatMap((one) => settle(one, roster, choices));
+  const spoken = choices.size === 0 ? null : spokenOf(outcomes);
+  const isSpokenOf = ({ member, rows: times }: Standing): boolean =>
+    spoken === null ? times > 0 : spoken.has(member);
+  const gone = members.all.filter((one) => {
+    const { role, state, isListed } = one.member;
+    return role === 'learner' && state === 'in' && isListed && !isSpokenOf(one);
+  });
+  return { outcomes, gone: membersOf(gone) };
+}
+
+/** Whom anything says anything of, once questions have been answered. */
+function spokenOf(outcomes: readonly Outcome[]): ReadonlySet<RosterMember> {
   const spoken = new Set<RosterMember>();
   for (const one of outcomes) {
     if (isQuestion(one)) one.members.forEach((member) => spoken.add(member));
     else if (one.kind !== 'added') spoken.add(one.member);
   }
-  const gone = members.all.filter(
-    (one) => one.role === 'learner' && one.state === 'in' && one.isListed && !spoken.has(one),
-  );
-  return { outcomes, gone };
+  return spoken;
 }
