@@ -52,6 +52,8 @@ export type {
   TakenListAnswer,
 } from './members/list-schemas.ts';
 export type {
+  ChoicesAnswer,
+  ChooseGroup,
   ClassmatesAnswer,
   EditMembers,
   FirstMembersAnswer,

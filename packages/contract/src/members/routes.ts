@@ -4,6 +4,8 @@ import { z } from 'zod';
 import { course, pathId } from '../shape/route.ts';
 import {
   addMembersSchema,
+  choicesSchema,
+  chooseGroupSchema,
   classmatesSchema,
   editMembersSchema,
   firstMembersQuery,
@@ -19,6 +21,25 @@ import { listsSchema, rosterSchema, takeListSchema, takenListSchema } from './li
 import type { Route } from '../shape/route.ts';
 
 export const MEMBERS_ROUTES = {
+  choices: {
+    method: 'get',
+    path: '/api/learn/{course}/groups',
+    access: 'read',
+    summary: 'The groups that a learner may choose by themselves',
+    params: course,
+    status: 200,
+    answer: choicesSchema,
+  },
+  choose: {
+    method: 'post',
+    path: '/api/learn/{course}/groups',
+    access: 'read',
+    summary: 'Choose a group, leave it, or make one where learners may',
+    params: course,
+    body: chooseGroupSchema,
+    status: 200,
+    answer: choicesSchema,
+  },
   members: {
     method: 'get',
     path: '/api/courses/{course}/members',

@@ -1,5 +1,12 @@
 /** Who is on a course, and what each of them has of their own in it. */
-import { idSchema, MAX_GROUPS, momentSchema, personExceptionSchema, storableSchema } from '@itinerary/core';
+import {
+  idSchema,
+  MAX_GROUPS,
+  momentSchema,
+  personExceptionSchema,
+  storableSchema,
+  titleSchema,
+} from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { MAX_LIST_ROWS, WAYS } from '@itinerary/core/people';
 import { z } from 'zod';
@@ -114,3 +121,30 @@ export const classmatesSchema = z.object({
   people: z.array(z.object({ name: z.string(), role: roleSchema, groups: z.array(z.string()) })),
 });
 export type ClassmatesAnswer = DeepReadonly<z.infer<typeof classmatesSchema>>;
+
+/** Groups that a learner may choose, grouping by grouping. */
+export const choicesSchema = z.object({
+  /** Of the course, in which its moments are told. */
+  zone: z.string(),
+  groupings: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      isOpen: z.boolean(),
+      /** The instant from which it is not, in milliseconds; null: none is known. */
+      until: z.number().nullable(),
+      /** In one group. */
+      most: z.int().nullable(),
+      /** Learners may make groups of their own. */
+      own: z.boolean(),
+      groups: z.array(z.object({ id: z.string(), name: z.string(), size: z.int(), isMine: z.boolean() })),
+    }),
+  ),
+});
+export type ChoicesAnswer = DeepReadonly<z.infer<typeof choicesSchema>>;
+export const chooseGroupSchema = z.union([
+  /** Null: out of the one that was chosen. */
+  z.strictObject({ grouping: idSchema, group: idSchema.nullable() }),
+  z.strictObject({ grouping: idSchema, name: titleSchema }),
+]);
+export type ChooseGroup = z.infer<typeof chooseGroupSchema>;

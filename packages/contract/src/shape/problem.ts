@@ -17,6 +17,7 @@ export const problemCodes = [
   'out_of_step',
   'members_changed',
   'cannot_join',
+  'cannot_choose',
   'busy',
   'database_away',
   'internal',

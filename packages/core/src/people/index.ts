@@ -51,6 +51,7 @@ export type { JoinFacts } from './joining/of-course.ts';
 export { heldFor, seatsTaken } from './joining/seats.ts';
 export { dealGroups, groupsFor } from './grouping/deal.ts';
 export type { Dealt, GroupCount } from './grouping/deal.ts';
+export { chosenGroupings, choosingUntil, groupsIn } from './grouping/choosing.ts';
 export { standingIn } from './grouping/standing.ts';
 export type { Grouping, GroupingStanding } from './grouping/standing.ts';
 export { composed, unknownIn, writeList, WRITTEN_FIELDS } from './lists/write-list.ts';

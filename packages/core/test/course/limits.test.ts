@@ -18,6 +18,7 @@ const ENTRIES: Readonly<Record<string, FieldValue>> = {
   'dates.patterns': { weekdays: [1], time: '09:00', minutes: 60, place: null },
   'dates.changes': { kind: 'cancelled', sections: 'keep' },
   outcomes: { text: 'Lay a line', at: 1 },
+  groupings: { name: 'Boats', at: 1, choice: null },
   ways: SHUT_WAY,
   groups: { name: 'Boat one', kind: 'group', at: 1 },
   exceptions: { for: 'g', node: 'a1', opens: null, due: null, until: null, at: 1 },

@@ -1,28 +1,37 @@
 /**
- * The server, PostgreSQL, the letter box and the payment desk, killed in turn while lists are taken in, invitations go
- * out and people pay: what was acknowledged is there afterwards; nothing is sent or charged twice. ITINERARY_KILLS says
- * how many.
+ * The server, PostgreSQL, the letter box, the payment desk and the registry, killed in turn while lists are taken in,
+ * invitations go out, people pay, and a course follows a class: what was acknowledged is there afterwards; nothing is
+ * sent or charged twice, and whoever is in the class is in the course. ITINERARY_KILLS says how many.
  */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import type { RegistryAnswer } from '@itinerary/contract';
 import { SHUT_WAY } from '@itinerary/core';
-import pg from 'pg';
 import { connect } from '../../src/db/orm.ts';
 import type { KeptLetter } from '../../src/standins/mail/letter-box.ts';
 import type { TillPayment } from '../../src/standins/desk/till.ts';
+import type { Enrolment } from '../../src/standins/registry/school-year.ts';
 import { ALL } from '../../../core/test/support/runs.ts';
-import { freePort, killed, pause, randomness, started, startMortalPostgres } from '../support/mortal.ts';
-import type { MortalPostgres } from '../support/mortal.ts';
+import {
+  ask,
+  closeDoors,
+  databaseUrl,
+  goLive,
+  kill,
+  openDoors,
+  portOf,
+  signIn,
+  standIn,
+  until,
+  VICTIMS,
+} from '../support/doors.ts';
+import type { Victim } from '../support/doors.ts';
+import { pause, randomness } from '../support/mortal.ts';
 import { PEOPLE } from '../support/server.ts';
 
-/** Each of the four in turn. */
-const KILLS = Number(process.env['ITINERARY_KILLS'] ?? (ALL ? '8' : '4'));
+/** Each of the five in turn. */
+const KILLS = Number(process.env['ITINERARY_KILLS'] ?? (ALL ? '10' : '5'));
 const ANSWERS_BETWEEN_KILLS = 4;
-const DATABASE = 'doors';
 const PRICE = {
   currency: 'EUR',
   amount: 5000,
@@ -30,112 +39,8 @@ const PRICE = {
   byKind: { teaching: null, staff: null, learner: null, visitor: null },
 };
 
-const folder = mkdtempSync(join(tmpdir(), 'itinerary-doors-'));
-let postgres: MortalPostgres;
-let ports: { server: number; page: number; smtp: number; returns: number; desk: number };
-const running = new Map<Victim, ChildProcess>();
-const VICTIMS = ['server', 'postgres', 'letters', 'desk'] as const;
-type Victim = (typeof VICTIMS)[number];
-
-async function start(victim: Exclude<Victim, 'postgres'>): Promise<void> {
-  const child =
-    victim === 'server'
-      ? await started('main.js', /listening at/, {
-          DATABASE_URL: postgres.url(DATABASE),
-          SESSION_SECRET: 's',
-          ITINERARY_DEMO: '1',
-          PORT: String(ports.server),
-          LOG_LEVEL: 'silent',
-          ITINERARY_SMTP: `smtp://127.0.0.1:${ports.smtp}`,
-          ITINERARY_DESK: `http://127.0.0.1:${ports.desk}`,
-          ITINERARY_DESK_SECRET: 'secret',
-        })
-      : victim === 'letters'
-        ? await started('letter-box.js', /letter box at/, {
-            LETTER_BOX_PORT: String(ports.page),
-            LETTER_BOX_SMTP: String(ports.smtp),
-            LETTER_BOX_RETURNS: String(ports.returns),
-            LETTER_BOX_FILE: join(folder, 'letters.jsonl'),
-          })
-        : await started('pay-desk.js', /payment desk at/, {
-            PAY_DESK_PORT: String(ports.desk),
-            PAY_DESK_SECRET: 'secret',
-            PAY_DESK_FILE: join(folder, 'payments.jsonl'),
-          });
-  running.set(victim, child);
-}
-
-beforeAll(async () => {
-  ports = {
-    server: await freePort(),
-    page: await freePort(),
-    smtp: await freePort(),
-    returns: await freePort(),
-    desk: await freePort(),
-  };
-  postgres = await startMortalPostgres('doors-postgres', DATABASE);
-  await start('letters');
-  await start('desk');
-  await start('server');
-}, 90_000);
-
-afterAll(async () => {
-  for (const child of running.values()) child.kill('SIGKILL');
-  await postgres.remove();
-  rmSync(folder, { recursive: true, force: true });
-});
-
-const at = (path: string): string => `http://127.0.0.1:${ports.server}${path}`;
-
-/** The answer, or null when none came or something was away. */
-async function ask<T>(cookie: string, path: string, body?: unknown): Promise<T | null> {
-  try {
-    const init = body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) };
-    const response = await fetch(at(path), {
-      ...init,
-      headers: { 'content-type': 'application/json', cookie },
-    });
-    return response.ok ? ((await response.json()) as T) : null;
-  } catch {
-    return null;
-  }
-}
-
-async function until<T>(get: () => Promise<T | null>): Promise<T> {
-  for (;;) {
-    const answer = await get();
-    if (answer !== null) return answer;
-    await pause(50);
-  }
-}
-
-async function signIn(address: string): Promise<string> {
-  const response = await fetch(at('/api/session'), {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ address, password: 'low-tide-at-nine' }),
-  });
-  const cookies = response.headers.getSetCookie();
-  return cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
-}
-
-/** Past readiness, which these courses do not meet. */
-async function goLive(id: string): Promise<true | null> {
-  const client = new pg.Client({ connectionString: postgres.url(DATABASE) });
-  client.on('error', () => undefined);
-  try {
-    await client.connect();
-    await client.query(`update course set state = 'live', seq = seq + 1 where id = $1`, [id]);
-    return true;
-  } catch {
-    return null;
-  } finally {
-    await client.end().catch(() => undefined);
-  }
-}
-
-const standIn = async <T>(port: number, path: string): Promise<T> =>
-  (await (await fetch(`http://127.0.0.1:${port}${path}`)).json()) as T;
+beforeAll(openDoors, 90_000);
+afterAll(closeDoors);
 
 test(
   'what was taken is there, each letter is there once, and nobody is charged twice',
@@ -243,28 +148,48 @@ test(
         );
       }
     };
+    const followed = await open('DOORS-R');
+    const { classes } = await until(async () => {
+      await ask(ines, '/api/registry/readings', {});
+      const taught = await ask<{ classes: { id: string }[] }>(ines, '/api/registry/classes');
+      return taught === null || taught.classes.length === 0 ? pause(100).then(() => null) : taught;
+    });
+    const inClass = classes[0]?.id ?? '';
+    const followsIt = { classes: [{ id: inClass, asGroup: true }] };
+    await until(() => ask(ines, `/api/courses/${followed}/registry`, followsIt, 'PUT'));
+    /** Time passes in the registry, and it is read. */
+    const following = async (): Promise<void> => {
+      for (let turn = 0; !isDone; turn += 1) {
+        await until(() =>
+          fetch(`http://127.0.0.1:${portOf('registry')}/events`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/x-www-form-urlencoded' },
+            body: `event=${turn % 2 === 0 ? 'late' : 'drop'}`,
+            redirect: 'manual',
+          }).catch(() => null),
+        );
+        await until(() => ask(ines, '/api/registry/readings', {}));
+        await pause(150);
+        answers += 1;
+      }
+    };
     const kills = async (): Promise<void> => {
-      for (let kill = 0; kill < KILLS; kill += 1) {
+      for (let turn = 0; turn < KILLS; turn += 1) {
         // Each falls among what is under way, however fast the machine is.
         const enough = answers + ANSWERS_BETWEEN_KILLS;
         while (answers < enough) await pause(10);
         await pause(random() * 300);
-        const victim = VICTIMS[kill % VICTIMS.length] as Victim;
-        if (victim === 'postgres') await postgres.kill();
-        else {
-          await killed(running.get(victim)!);
-          await start(victim);
-        }
+        const victim = VICTIMS[turn % VICTIMS.length] as Victim;
+        await kill(victim);
       }
       await pause(500);
       isDone = true;
     };
-    await Promise.all([inviting(), listing(), paying(), kills()]);
+    await Promise.all([inviting(), listing(), paying(), following(), kills()]);
     // A server that comes back takes up what the one before it has left; nothing more is to be done then.
-    await killed(running.get('server')!);
-    await start('server');
+    await kill('server');
 
-    const database = await connect(postgres.url(DATABASE));
+    const database = await connect(databaseUrl());
     const rows = (sql: string, values: readonly unknown[] = []): Promise<Record<string, unknown>[]> =>
       database.em.fork().execute(sql, [...values]);
     try {
@@ -283,11 +208,43 @@ test(
       expect(new Set(addresses).size).toBe(addresses.length);
       const taken = await rows('select id from member_list where course_id = ?', [invited]);
       expect(new Set(taken.map((row) => row['id']))).toEqual(new Set(lists));
-      const letters = await standIn<KeptLetter[]>(ports.page, '/letters.json');
+      const letters = await standIn<KeptLetter[]>(portOf('page'), '/letters.json');
       const toGuests = letters.map(({ to }) => to).filter((to) => to.startsWith('guest.'));
       expect([...toGuests].sort()).toEqual([...addresses].sort());
 
-      const atDesk = await standIn<TillPayment[]>(ports.desk, '/payments.json');
+      const enrolled = (await standIn<Enrolment[]>(portOf('registry'), '/enrolments.json'))
+        .filter((one) => one.class === inClass && one.role === 'student')
+        .map(({ user }) => user);
+      const inCourse = async (): Promise<unknown[]> =>
+        (
+          await rows(
+            `select registry_id as id from registry_link join member using (course_id, person_id)
+             where course_id = ? and left_at is null and role = 'learner' and way = 'registry' order by 1`,
+            [followed],
+          )
+        ).map(({ id }) => id);
+      // Once more, now that nobody falls any more: and then it is as the registry has it.
+      await until(async () => {
+        await ask(ines, '/api/registry/readings', {});
+        await pause(300);
+        // While it was away many may have dropped: they go when somebody says so.
+        const { held } = await until(() => ask<RegistryAnswer>(ines, `/api/courses/${followed}/registry`));
+        const people = held.map(({ registry }) => registry);
+        if (people.length > 0) {
+          await ask(ines, `/api/courses/${followed}/registry/settled`, { about: 'leaving', people });
+        }
+        return JSON.stringify(await inCourse()) === JSON.stringify([...enrolled].sort()) ? true : null;
+      });
+      const news = await rows(
+        `select step ->> 'name' as name, count(*) filter (where step ->> 'kind' in ('came', 'returned'))::int as came,
+           count(*) filter (where step ->> 'kind' = 'went')::int as went
+         from registry_news, jsonb_array_elements(steps) step where course_id = ? group by 1`,
+        [followed],
+      );
+      // Nobody is told twice to have come without having gone between.
+      expect(news.filter(({ came, went }) => Number(came) - Number(went) > 1)).toEqual([]);
+
+      const atDesk = await standIn<TillPayment[]>(portOf('desk'), '/payments.json');
       expect(Math.max(...atDesk.map(({ charged }) => charged))).toBe(1);
       const kept = await rows(
         `select payment.id, payment.state, payment.receipt, member.left_at is null and member.way = 'paying' as is_in

@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { idSchema, mostOf } from '../schema/basics.ts';
 import { meetingChangeSchema, patternSchema, pauseSchema } from '../schema/dates-schema.ts';
 import { ITEM_SHAPES } from '../schema/items-schema.ts';
-import { exceptionSchema, groupSchema } from '../schema/access-schema.ts';
+import { exceptionSchema, groupingSchema, groupSchema } from '../schema/access-schema.ts';
 import { wayInSchema } from '../schema/joining-schema.ts';
 import { panelSchema } from '../schema/home-schema.ts';
 import { menuEntrySchema } from '../schema/menu-schema.ts';
@@ -37,6 +37,7 @@ const {
   sections: _sections,
   outcomes: _outcomes,
   groups: _groups,
+  groupings: _groupings,
   ways: _ways,
   exceptions: _exceptions,
   heldBack: _heldBack,
@@ -49,7 +50,7 @@ const {
   look: _look,
   ...plainCourse
 } = course;
-void [_dates, _sections, _outcomes, _groups, _ways, _exceptions, _heldBack];
+void [_dates, _sections, _outcomes, _groups, _groupings, _ways, _exceptions, _heldBack];
 void [_menu, _areas, _panels, _announcements, _contacts, _roleNames, _look];
 
 /** Fields of a field: each is set by itself, as `dates.weeks`. */
@@ -69,6 +70,7 @@ const COURSE_ENTRIES: FieldTable = {
   'dates.changes': meetingChangeSchema,
   outcomes: outcomeSchema,
   groups: groupSchema,
+  groupings: groupingSchema,
   ways: wayInSchema,
   exceptions: exceptionSchema,
   heldBack: heldBackSchema,

@@ -41,6 +41,7 @@ type Tables = Pick<
   Course,
   | 'outcomes'
   | 'groups'
+  | 'groupings'
   | 'ways'
   | 'exceptions'
   | 'heldBack'

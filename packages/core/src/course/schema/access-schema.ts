@@ -103,8 +103,30 @@ export const groupSchema = z.strictObject({
   name: titleSchema,
   kind: z.enum(['class', 'group']),
   at: z.number().min(0).max(1_000_000),
+  /** The grouping that a group is of, where one is said. */
+  grouping: idSchema.nullish(),
 });
 export type Group = z.infer<typeof groupSchema>;
+
+/** Several stand side by side: project groups, lab groups. */
+export const MAX_GROUPINGS = 20;
+export const MAX_IN_GROUP = 10_000;
+export const groupingSchema = z.strictObject({
+  name: titleSchema,
+  at: z.number().min(0).max(1_000_000),
+  /** Learners choose their group of it by themselves; null: staff say who is where. */
+  choice: z
+    .strictObject({
+      /** Until when; null: as long as the course is open. */
+      until: momentSchema.nullable(),
+      /** In one of its groups; null: as many as come. */
+      most: z.int().min(1).max(MAX_IN_GROUP).nullable(),
+      /** Learners may make groups of their own. */
+      own: z.boolean(),
+    })
+    .nullable(),
+});
+export type GroupingPlan = z.infer<typeof groupingSchema>;
 
 /** Other moments on one node. Null leaves the node's own. */
 const exceptionMoments = {

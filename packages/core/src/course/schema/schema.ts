@@ -24,10 +24,12 @@ import {
   closedSchema,
   exceptionSchema,
   findableSchema,
+  groupingSchema,
   groupSchema,
   groupWorkSchema,
   localMomentSchema,
   MAX_EXCEPTIONS,
+  MAX_GROUPINGS,
   MAX_GROUPS,
   MAX_RULE_DEPTH,
   namesSchema,
@@ -150,6 +152,7 @@ export const courseSchema = z.strictObject({
   /** Whether learners may leave by themselves. */
   mayLeave: z.boolean().default(true),
   groups: tableSchema(groupSchema, MAX_GROUPS),
+  groupings: tableSchema(groupingSchema, MAX_GROUPINGS),
   /** What items have that have no mode of their own. */
   groupWork: groupWorkSchema.default('none'),
   /** Who may change the words of pages that do not say so themselves. */

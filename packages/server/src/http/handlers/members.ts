@@ -1,6 +1,9 @@
 /** Who is on a course, and what each of them has of their own in it. */
 import type { MEMBERS_ROUTES } from '@itinerary/contract';
 import { announce } from '../../db/announce.ts';
+import { keptCourse } from '../../db/kept-courses.ts';
+import { Failure } from '../../usecases/failure.ts';
+import { choices, choose } from '../../usecases/members/choosing.ts';
 import { classmates } from '../../usecases/members/classmates.ts';
 import { firstMembers } from '../../usecases/members/first-members.ts';
 import {
@@ -19,6 +22,14 @@ import { readStanding } from '../../usecases/members/standing.ts';
 import type { HandlersOf } from '../call.ts';
 
 export const MEMBERS: HandlersOf<typeof MEMBERS_ROUTES> = {
+  choices: ({ em, who, now }) => choices(em, who.loaded.course, who.person, now),
+  choose: async ({ em, who, body, now }) => {
+    const { person, loaded } = who;
+    if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+    await choose(em.fork(), loaded.course.id, person, body, now);
+    const fresh = await keptCourse(em.fork(), loaded.course.id);
+    return choices(em.fork(), fresh?.course ?? loaded.course, person, now);
+  },
   members: ({ em, who }) => members(em, who.loaded.course.id),
   firstMembers: ({ em, who, query }) => firstMembers(em, who.loaded.course.id, query),
   candidates: ({ em, who, query }) =>

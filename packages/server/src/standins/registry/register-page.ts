@@ -133,6 +133,10 @@ export function registerPage(register: Register, secret: string): Express {
   });
 
   app.get('/', (_request, response) => sendPage(response, home(register)));
+  app.get('/enrolments.json', (_request, response) => {
+    const active = [...register.enrolments.values()].filter(({ status }) => status === 'active');
+    response.json(active.map(({ one }) => one));
+  });
   app.get('/bundle.zip', (_request, response) => {
     response.attachment('oneroster.zip').send(Buffer.from(bundleOf(register)));
   });

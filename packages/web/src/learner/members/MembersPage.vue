@@ -4,6 +4,7 @@ import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { setTitle } from '../../words/page-title.ts';
+import ChooseGroups from './ChooseGroups.vue';
 import LeaveCourse from './LeaveCourse.vue';
 import MembersFace from './MembersFace.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
@@ -22,6 +23,7 @@ watch(answer, () => setTitle(t('learner.members.title')));
   <ReadingFrame :course-id="courseId" :state="state" area="members" @again="reload">
     <template v-if="answer !== null">
       <h1>{{ t('learner.members.title') }}</h1>
+      <ChooseGroups :course-id="courseId" />
       <MembersFace :people="answer.people" />
       <LeaveCourse v-if="answer.mayLeave" :course-id="courseId" />
     </template>

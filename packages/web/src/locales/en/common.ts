@@ -115,6 +115,7 @@ export default {
     out_of_step: 'This page is ahead of the server. Load it again.',
     members_changed: 'Somebody has changed who is on the course meanwhile.',
     cannot_join: 'You cannot join this course.',
+    cannot_choose: 'This group cannot be chosen: it is full, it is gone, or it is too late.',
     busy: 'Very much is asked for just now. Nothing was saved; try again in a moment.',
     database_away: 'The database does not answer. Nothing was saved; try again.',
     internal: 'Something broke on our side. Nothing was saved; try again.',

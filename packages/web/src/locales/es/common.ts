@@ -114,6 +114,7 @@ export default {
     out_of_step: 'Esta página va por delante del servidor. Vuelve a cargarla.',
     members_changed: 'Alguien ha cambiado entretanto quién está en el curso.',
     cannot_join: 'No puedes entrar en este curso.',
+    cannot_choose: 'Este grupo no se puede elegir: está lleno, ya no existe o es tarde.',
     too_often: 'Han sido muchas veces en poco tiempo. Inténtalo dentro de unos minutos.',
     busy: 'Ahora mismo hay muchísimas peticiones. No se ha guardado nada; inténtalo dentro de un momento.',
     database_away: 'La base de datos no responde. No se ha guardado nada; inténtalo de nuevo.',

@@ -116,6 +116,7 @@ export default {
     out_of_step: 'Cette page est en avance sur le serveur. Rechargez-la.',
     members_changed: 'Quelqu’un a changé entre-temps qui est dans le cours.',
     cannot_join: 'Vous ne pouvez pas entrer dans ce cours.',
+    cannot_choose: 'Ce groupe ne peut être choisi : il est plein, il n’existe plus, ou il est trop tard.',
     busy: 'Les demandes sont très nombreuses en ce moment. Rien n’a été enregistré ; réessayez dans un instant.',
     database_away: 'La base de données ne répond pas. Rien n’a été enregistré ; réessayez.',
     internal: 'Quelque chose s’est cassé chez nous. Rien n’a été enregistré ; réessayez.',
