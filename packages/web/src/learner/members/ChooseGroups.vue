@@ -63,11 +63,12 @@ async function make(): Promise<void> {
     isMaking.value = false;
 }
 const isFull = ({ most }: Grouping, size: number): boolean => most !== null && size >= most;
+// The last instant that is still in time: what is given as noon is told as noon.
 const says = ({ isOpen, until }: Grouping): string => {
   if (!isOpen) return t('learner.choosing.over');
   return until === null
     ? t('learner.choosing.open')
-    : t('learner.choosing.until', { until: when(until, zone.value) });
+    : t('learner.choosing.until', { until: when(until - 1, zone.value) });
 };
 const sizeOf = ({ most }: Grouping, size: number): string =>
   most === null ? t('learner.choosing.size', size) : t('learner.choosing.of', { size, most });

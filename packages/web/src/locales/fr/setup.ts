@@ -3,6 +3,7 @@ import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
+import groupings from './setup/groupings.ts';
 import layout from './setup/layout.ts';
 import load from './setup/load.ts';
 import look from './setup/look.ts';
@@ -222,6 +223,7 @@ export default {
     },
   },
   registry,
+  groupings,
   rules,
   about: {
     title: 'Titre',

@@ -10,10 +10,12 @@ import { usePlan } from '../../stores/plan.ts';
 import NumberField from '../../ui/fields/NumberField.vue';
 import CheckField from '../../ui/fields/choice/CheckField.vue';
 import ChoiceList from '../../ui/fields/choice/ChoiceList.vue';
+import SelectField from '../../ui/fields/choice/SelectField.vue';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { byChance, dealInto, dealtMembers, sizesOf } from './dealing.ts';
 import type { Dealing } from './dealing.ts';
+import { groupsOf } from './groups/board.ts';
 import { useAttempt } from './use-attempt.ts';
 
 /** Whom it is of; nobody chosen: all who learn here. */
@@ -33,8 +35,22 @@ const count = computed((): GroupCount | null => {
   if (number.value === null) return null;
   return by.value === 'size' ? { by: 'size', most: number.value } : { by: 'number', groups: number.value };
 });
+const NONE = '';
+const grouping = ref(NONE);
+const groupings = computed(() => [
+  { value: NONE, title: t('setup.groupings.ofNoneChoice') },
+  ...Object.entries(plan.course?.groupings ?? {})
+    .sort(([, a], [, b]) => a.at - b.at)
+    .map(([value, { name }]) => ({ value, title: name })),
+]);
+/** Of the groups, those that are dealt into; and all classes. */
+const ofThese = computed(() => {
+  const known = Object.keys(plan.course?.groupings ?? {});
+  const classes = plan.groups.filter(([, { kind }]) => kind === 'class');
+  return [...classes, ...groupsOf(plan.groups, grouping.value === NONE ? null : grouping.value, known)];
+});
 const people = computed(() =>
-  dealtMembers(members.all, plan.groups, { whom: whom.value }, new Set(props.chosen)),
+  dealtMembers(members.all, ofThese.value, { whom: whom.value }, new Set(props.chosen)),
 );
 const sizes = computed(() => (count.value === null ? null : sizesOf(people.value.length, count.value)));
 const isTooMany = computed(() => plan.groups.length + (sizes.value?.groups ?? 0) > MAX_GROUPS);
@@ -60,7 +76,7 @@ async function deal(): Promise<void> {
     byChance,
   );
   const last = Math.max(0, ...plan.groups.map(([, { at }]) => at));
-  const before = plan.groups.filter(([, { kind }]) => kind === 'group').length;
+  const before = ofThese.value.filter(([, { kind }]) => kind === 'group').length;
   const made = dealt.map((people, at) => ({
     id: newId(),
     people,
@@ -68,6 +84,7 @@ async function deal(): Promise<void> {
       name: t('setup.access.groups.new.group', { number: before + at + 1 }),
       kind: 'group' as const,
       at: last + 1 + at,
+      ...(grouping.value === NONE ? {} : { grouping: grouping.value }),
     },
   }));
   plan.change(made.map(({ id, group }) => setTableEntry(plan.course!, 'groups', id, group)));
@@ -88,6 +105,13 @@ watch(open, (now) => {
 <template>
   <DialogBox v-model="open" :title="t('setup.members.deal.title')">
     <div class="deal">
+      <SelectField
+        v-if="groupings.length > 1"
+        :label="t('setup.groupings.of')"
+        :value="grouping"
+        :options="groupings"
+        @choose="grouping = $event"
+      />
       <ChoiceList
         :legend="t('setup.members.deal.whom')"
         :choices="[

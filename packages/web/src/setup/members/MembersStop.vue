@@ -15,6 +15,7 @@ import StopHead from '../frame/StopHead.vue';
 import AddPeopleDialog from './AddPeopleDialog.vue';
 import DealDialog from './DealDialog.vue';
 import ChosenBar from './table/ChosenBar.vue';
+import GroupingsPart from './groups/GroupingsPart.vue';
 import ListHistory from './list/ListHistory.vue';
 import ListReader from './list/ListReader.vue';
 import MemberFilters from './table/MemberFilters.vue';
@@ -142,6 +143,7 @@ function taken(words: string): void {
       @pointerdown="attempt(members.whole)"
       @keydown="attempt(members.whole)"
     />
+    <GroupingsPart v-if="plan.rights.members" @said="said = $event" />
     <WaysPart v-if="plan.rights.members" @said="said = $event" />
     <ListHistory v-if="members.lists.length > 0" @said="said = $event" />
     <AddPeopleDialog v-model="isAdding" :course-id="course.id" @said="said = $event" />

@@ -18,6 +18,7 @@ export default {
   visitors: '«الزوار»',
   madeFor: '«وُضع لـ»',
   bringAlong: '«أحضر معك»',
+  groupings: 'التقسيم',
   ways: 'طريقة الانضمام',
   seats: 'المقاعد',
   line: 'قائمة الانتظار',

@@ -18,6 +18,7 @@ export default {
   visitors: '“visitors”',
   madeFor: '“made for”',
   bringAlong: '“bring along”',
+  groupings: 'grouping',
   ways: 'way to join',
   seats: 'seats',
   line: 'line',

@@ -18,6 +18,7 @@ export default {
   visitors: '« visiteurs »',
   madeFor: '« fait pour »',
   bringAlong: '« à apporter »',
+  groupings: 'répartition',
   ways: 'façon d’entrer',
   seats: 'places',
   line: 'file d’attente',

@@ -1,0 +1,58 @@
+/** Learners in the groups of one grouping, and those in none of them. */
+import type { Group } from '@itinerary/core';
+import type { EditMembers } from '@itinerary/contract';
+import type { Member } from '../../../stores/members.ts';
+
+export interface BoardColumn {
+  /** Null: in none of the groups. */
+  readonly group: string | null;
+  readonly name: string;
+  readonly people: readonly Member[];
+}
+
+type Groups = readonly (readonly [string, Group])[];
+
+/** @param known ids of the groupings that there are: a group of one that is gone is of none */
+export function groupsOf(groups: Groups, grouping: string | null, known: readonly string[]): Groups {
+  return groups.filter(([, group]) => {
+    if (group.kind !== 'group') return false;
+    const of = group.grouping ?? null;
+    return of === grouping || (grouping === null && of !== null && !known.includes(of));
+  });
+}
+
+export function columnsOf(
+  members: readonly Member[],
+  groups: Groups,
+  nowhere: string,
+): readonly BoardColumn[] {
+  const learners = members.filter(({ role }) => role === 'learner');
+  const ids = new Set(groups.map(([id]) => id));
+  return [
+    {
+      group: null,
+      name: nowhere,
+      people: learners.filter((one) => !one.groups.some((id) => ids.has(id))),
+    },
+    ...groups.map(([id, { name }]) => ({
+      group: id,
+      name,
+      people: learners.filter((one) => one.groups.includes(id)),
+    })),
+  ];
+}
+
+/** Into one group of a grouping is out of its others; null: out of all. Whoever is there already stays. */
+export function movesTo(
+  columns: readonly BoardColumn[],
+  people: readonly string[],
+  target: string | null,
+): Extract<EditMembers, { act: 'groups' }>['groups'] {
+  return columns.flatMap(({ group, people: there }) => {
+    if (group === null) return [];
+    const inIt = new Set(there.map(({ person }) => person));
+    const add = group === target ? people.filter((person) => !inIt.has(person)) : [];
+    const leave = group === target ? [] : people.filter((person) => inIt.has(person));
+    return add.length + leave.length === 0 ? [] : [{ group, add: [...add], leave }];
+  });
+}
