@@ -80,6 +80,15 @@ export const editMembersSchema = z.discriminatedUnion('act', [
       .min(1)
       .max(MAX_GROUPS),
   }),
+  /** Some of a class, or of a group, become another one. */
+  z.strictObject({
+    act: z.literal('split'),
+    group: idSchema,
+    into: z.strictObject({ id: idSchema, name: titleSchema }),
+    people: severalSchema,
+  }),
+  /** All of one are of another from now on, and the one goes where nothing names it. */
+  z.strictObject({ act: z.literal('join'), group: idSchema, into: idSchema }),
 ]);
 export type EditMembers = z.infer<typeof editMembersSchema>;
 

@@ -37,9 +37,11 @@ export const MEMBERS: HandlersOf<typeof MEMBERS_ROUTES> = {
   addMembers: ({ em, who, body, now }) =>
     addMembers(em, who.person.institutionId, who.loaded.course.id, body.people, body.role, now),
   editMembers: async ({ em, who, body, now }) => {
-    const { course, row } = who.loaded;
-    await editMembers(em, course.id, body, now);
-    await announce(em, { course: course.id, seq: row.seq });
+    const { course } = who.loaded;
+    await editMembers(em, course.id, body, who.person.id, now);
+    // It may have made or ended a class: the number is the one after it.
+    const seq = (await keptCourse(em.fork(), course.id))?.row.seq ?? who.loaded.row.seq;
+    await announce(em, { course: course.id, seq });
     return members(em.fork(), course.id);
   },
   roster: ({ em, who }) => roster(em, who.loaded.course),

@@ -6,16 +6,21 @@ import type { MemberRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { lastInstructor } from './lists/keep-instructor.ts';
+import { join, split } from './split-and-join.ts';
 import { openForMembers } from './lists/take-list.ts';
 
 export async function editMembers(
   em: EntityManager,
   courseId: string,
   edit: EditMembers,
+  author: string,
   now: string,
 ): Promise<void> {
   await em.transactional(async (inner) => {
-    const { course } = await openForMembers(inner, courseId);
+    const loaded = await openForMembers(inner, courseId);
+    const { course } = loaded;
+    if (edit.act === 'split') return split(inner, loaded, edit, { author, now });
+    if (edit.act === 'join') return join(inner, loaded, edit, { author, now });
     const rows = await inner.find(MemberRow, { courseId, leftAt: null });
     const byPerson = new Map(rows.map((row) => [row.personId, row]));
     if (edit.act === 'groups') return editGroups(inner, course, edit.groups, byPerson);

@@ -2,6 +2,8 @@
 /** People of the institution put on the course by name, several at once, with a role. */
 import { IconUserPlus } from '@tabler/icons-vue';
 import type { PeopleAnswer } from '@itinerary/contract';
+import { hasRight } from '@itinerary/core';
+import type { Role } from '@itinerary/core';
 import { ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask } from '../../api/client.ts';
@@ -57,6 +59,15 @@ function toggle(person: string): void {
   chosen.value = next;
 }
 
+const RIGHTS = ['read', 'plan', 'members', 'state'] as const;
+/** What somebody may do who comes as that. */
+const rightsOf = (as: Role): string =>
+  t('setup.members.may.says', {
+    rights: RIGHTS.filter((right) => hasRight({ role: as, institutionStaff: false }, right))
+      .map((right) => t(`setup.members.may.${right}`))
+      .join('; '),
+  });
+
 watch(open, (now) => {
   if (!now) return;
   find.value = '';
@@ -92,6 +103,7 @@ watch(find, () => {
         @choose="role = $event"
       />
     </div>
+    <p class="soft">{{ rightsOf(role) }}</p>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <template #foot>
       <PushButton @click="open = false">{{ t('common.cancel') }}</PushButton>

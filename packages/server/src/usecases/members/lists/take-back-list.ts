@@ -103,7 +103,7 @@ async function removeGroups(
 }
 
 /** Anywhere but in the table of groups itself. */
-function isNamed({ groups: _groups, ...rest }: Course, group: string): boolean {
+export function isNamed({ groups: _groups, ...rest }: Course, group: string): boolean {
   void _groups;
   return JSON.stringify(rest).includes(JSON.stringify(group));
 }

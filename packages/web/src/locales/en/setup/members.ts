@@ -255,6 +255,13 @@ export default {
   noneShown: 'Nobody here is like that.',
   anyRole: 'Any role',
   anyGroup: 'Any class or group',
+  may: {
+    says: 'They may: {rights}.',
+    plan: 'see and change the plan',
+    state: 'go live, back to draft, and archive',
+    members: 'bring people in and take them out, and write to them',
+    read: 'read the course as a member',
+  },
   kinds: {
     class: 'Classes',
     group: 'Groups',

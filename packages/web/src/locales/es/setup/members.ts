@@ -256,6 +256,13 @@ export default {
   noneShown: 'Aquí no hay nadie así.',
   anyRole: 'Cualquier papel',
   anyGroup: 'Cualquier clase o grupo',
+  may: {
+    says: 'Pueden: {rights}.',
+    plan: 'ver y cambiar el plan',
+    state: 'abrir el curso, volver a borrador y archivar',
+    members: 'incluir y sacar a personas, y escribirles',
+    read: 'leer el curso como miembro',
+  },
   kinds: {
     class: 'Clases',
     group: 'Grupos',

@@ -21,4 +21,23 @@ export default {
   addGroup: 'Ajouter un groupe',
   of: 'Répartition',
   ofNoneChoice: 'aucune répartition',
+  addClass: 'Ajouter une classe',
+  splitPress: 'Partager …',
+  splitOf: 'Partager {name} en deux',
+  splitTitle: 'Partager {name} en deux ?',
+  splitName: '{name} bis',
+  splitInto: 'Nom de la nouvelle classe',
+  splitCount: 'Combien y vont',
+  splitSays: 'Une personne y va : {names} | {count} y vont : {names}',
+  split: 'La partager',
+  joinPress: 'Réunir …',
+  joinOf: 'Réunir {name} à une autre',
+  joinTitle: 'Réunir {name} à une autre ?',
+  joinInto: 'À laquelle',
+  joinSays:
+    'Tous ceux de {name} sont désormais dans celle-là, et {name} disparaît, sauf si le plan la nomme.',
+  join: 'Les réunir',
+  joined:
+    'Personne n’a rejoint : {group} | Une personne est maintenant ici : {group} | {count} sont maintenant ici : {group}',
+  keeps: 'Chacun garde tout ce qu’il a fait.',
 };

@@ -256,6 +256,13 @@ export default {
   noneShown: 'Personne ici n’est ainsi.',
   anyRole: 'Tout rôle',
   anyGroup: 'Toute classe, tout groupe',
+  may: {
+    says: 'Ils peuvent: {rights}.',
+    plan: 'voir et changer le plan',
+    state: 'ouvrir le cours, revenir au brouillon et archiver',
+    members: 'faire entrer et sortir des personnes, et leur écrire',
+    read: 'lire le cours en tant que membre',
+  },
   kinds: {
     class: 'Classes',
     group: 'Groupes',

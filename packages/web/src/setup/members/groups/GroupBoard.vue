@@ -7,14 +7,19 @@ import { useI18n } from 'vue-i18n';
 import { newId } from '../../../stores/new-id.ts';
 import { useMembers } from '../../../stores/members.ts';
 import { usePlan } from '../../../stores/plan.ts';
+import SelectField from '../../../ui/fields/choice/SelectField.vue';
+import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import { useAttempt } from '../use-attempt.ts';
+import SplitDialog from './SplitDialog.vue';
 import { columnsOf, groupsOf, movesTo } from './board.ts';
 import type { BoardColumn } from './board.ts';
 
 const props = defineProps<{
   /** Null: groups of no grouping. */
   grouping: string | null;
+  /** Classes, which are split and joined, or groups. */
+  kind?: 'group' | 'class';
   name: string;
   /** In one group, by learners’ own choice. */
   most: number | null;
@@ -26,10 +31,13 @@ const members = useMembers();
 const { failure, isUnderWay, attempt } = useAttempt();
 
 const MOST_SHOWN = 30;
+const isClasses = computed(() => props.kind === 'class');
 const columns = computed(() =>
   columnsOf(
     members.all,
-    groupsOf(plan.groups, props.grouping, Object.keys(plan.course?.groupings ?? {})),
+    isClasses.value
+      ? plan.groups.filter(([, { kind }]) => kind === 'class')
+      : groupsOf(plan.groups, props.grouping, Object.keys(plan.course?.groupings ?? {})),
     t('setup.groupings.nowhere'),
   ),
 );
@@ -52,10 +60,39 @@ async function putDown({ group, name }: BoardColumn): Promise<void> {
   const went = await attempt(() => members.edit({ act: 'groups', groups: [...groups] }));
   if (went) emit('said', t('setup.groupings.moved', { group: name }, people.length));
 }
+const splitting = ref<BoardColumn | null>(null);
+const isSplitting = ref(false);
+function askHow(column: BoardColumn): void {
+  splitting.value = column;
+  isSplitting.value = true;
+}
+const joining = ref<BoardColumn | null>(null);
+const isJoining = ref(false);
+const into = ref('');
+function askInto(column: BoardColumn): void {
+  joining.value = column;
+  into.value = others(column)[0]?.value ?? '';
+  failure.value = null;
+  isJoining.value = true;
+}
+const others = ({ group }: BoardColumn): { value: string; title: string }[] =>
+  columns.value.flatMap((one) =>
+    one.group === null || one.group === group ? [] : [{ value: one.group, title: one.name }],
+  );
+async function join(): Promise<void> {
+  const group = joining.value?.group;
+  const target = columns.value.find((one) => one.group === into.value);
+  if (group == null || target === undefined) return;
+  const count = joining.value?.people.length ?? 0;
+  if (!(await attempt(() => members.edit({ act: 'join', group, into: into.value })))) return;
+  isJoining.value = false;
+  emit('said', t('setup.groupings.joined', { group: target.name }, count));
+}
 function add(): void {
   const last = Math.max(0, ...plan.groups.map(([, { at }]) => at));
-  const name = t('setup.access.groups.new.group', { number: columns.value.length });
-  const group = { name, kind: 'group' as const, at: last + 1, grouping: props.grouping };
+  const kind = props.kind ?? 'group';
+  const name = t(`setup.access.groups.new.${kind}`, { number: columns.value.length });
+  const group = { name, kind, at: last + 1, grouping: props.grouping };
   plan.change([setTableEntry(plan.course!, 'groups', newId(), group)]);
 }
 const sizeOf = ({ group, people }: BoardColumn): string =>
@@ -88,6 +125,24 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
       >
         {{ t('setup.groupings.here') }}
       </PushButton>
+      <p v-if="isClasses && mayMove && column.group !== null" class="acts">
+        <PushButton
+          v-if="column.people.length > 1"
+          small
+          :aria-label="t('setup.groupings.splitOf', { name: column.name })"
+          @click="askHow(column)"
+        >
+          {{ t('setup.groupings.splitPress') }}
+        </PushButton>
+        <PushButton
+          v-if="others(column).length > 0"
+          small
+          :aria-label="t('setup.groupings.joinOf', { name: column.name })"
+          @click="askInto(column)"
+        >
+          {{ t('setup.groupings.joinPress') }}
+        </PushButton>
+      </p>
       <ul>
         <li v-for="one in column.people.slice(0, MOST_SHOWN)" :key="one.person">
           <PushButton
@@ -110,8 +165,27 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
     </section>
   </div>
   <PushButton v-if="!plan.isReadonly" small @click="add">
-    <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.groupings.addGroup') }}
+    <IconPlus :size="15" aria-hidden="true" />
+    {{ t(isClasses ? 'setup.groupings.addClass' : 'setup.groupings.addGroup') }}
   </PushButton>
+  <SplitDialog v-model="isSplitting" :column="splitting" @said="emit('said', $event)" />
+  <DialogBox v-model="isJoining" :title="t('setup.groupings.joinTitle', { name: joining?.name ?? '' })">
+    <SelectField
+      v-if="joining !== null"
+      :label="t('setup.groupings.joinInto')"
+      :value="into"
+      :options="others(joining)"
+      @choose="into = $event"
+    />
+    <p>{{ t('setup.groupings.joinSays', { name: joining?.name ?? '' }) }} {{ t('setup.groupings.keeps') }}</p>
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <template #foot>
+      <PushButton @click="isJoining = false">{{ t('common.cancel') }}</PushButton>
+      <PushButton weight="main" :disabled="isUnderWay" @click="join">
+        {{ t('setup.groupings.join') }}
+      </PushButton>
+    </template>
+  </DialogBox>
 </template>
 
 <style scoped>
@@ -146,6 +220,12 @@ ul {
   margin: 0;
   padding: 0;
   list-style: none;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 .picked {

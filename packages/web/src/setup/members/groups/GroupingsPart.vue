@@ -19,6 +19,7 @@ const { t } = useI18n();
 const plan = usePlan();
 const course = computed(() => plan.course!);
 const groupings = computed(() => Object.entries(course.value.groupings).sort(([, a], [, b]) => a.at - b.at));
+const hasClasses = computed(() => plan.groups.some(([, { kind }]) => kind === 'class'));
 const ofNone = computed(() =>
   plan.groups.some(
     ([, { kind, grouping }]) => kind === 'group' && course.value.groupings[grouping ?? ''] === undefined,
@@ -46,7 +47,9 @@ const setChoice = (id: string, grouping: GroupingPlan, change: Partial<Choice>):
         <IconPlus :size="15" aria-hidden="true" /> {{ t('setup.groupings.add') }}
       </PushButton>
     </div>
-    <p v-if="groupings.length === 0 && !ofNone" class="soft">{{ t('setup.groupings.none') }}</p>
+    <p v-if="groupings.length === 0 && !ofNone && !hasClasses" class="soft">
+      {{ t('setup.groupings.none') }}
+    </p>
     <details v-for="[id, grouping] in groupings" :key="id" class="grouping" open>
       <summary>{{ grouping.name }}</summary>
       <div class="settings">
@@ -103,6 +106,16 @@ const setChoice = (id: string, grouping: GroupingPlan, change: Partial<Choice>):
         :grouping="id"
         :name="grouping.name"
         :most="grouping.choice?.most ?? null"
+        @said="emit('said', $event)"
+      />
+    </details>
+    <details v-if="hasClasses" class="grouping">
+      <summary>{{ t('setup.members.kinds.class') }}</summary>
+      <GroupBoard
+        :grouping="null"
+        kind="class"
+        :name="t('setup.members.kinds.class')"
+        :most="null"
         @said="emit('said', $event)"
       />
     </details>

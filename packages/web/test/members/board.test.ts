@@ -1,0 +1,64 @@
+/** Learners in the columns of a grouping: whoever is put into one is out of its others, and nobody else moves. */
+import { expect, test } from '@jest/globals';
+import type { Group } from '@itinerary/core';
+import { columnsOf, groupsOf, movesTo } from '../../src/setup/members/groups/board.ts';
+import type { Member } from '../../src/stores/members.ts';
+
+const member = (person: string, groups: readonly string[], role: Member['role'] = 'learner'): Member => ({
+  person,
+  name: person,
+  address: null,
+  number: null,
+  userName: null,
+  role,
+  joinedAt: '2027-02-16T09:42:00.000Z',
+  way: 'staff',
+  lastAt: null,
+  isPlace: false,
+  groups: [...groups],
+});
+const group = (grouping: string | null, kind: Group['kind'] = 'group'): Group => ({
+  name: 'x',
+  kind,
+  at: 1,
+  grouping,
+});
+const GROUPS = [
+  ['a', group('boats')],
+  ['b', group('boats')],
+  ['lab', group('labs')],
+  ['free', { name: 'x', kind: 'group', at: 1 }],
+  ['lost', group('gone')],
+  ['class', group(null, 'class')],
+] as const;
+const known = ['boats', 'labs'];
+const MEMBERS = [
+  member('n', ['a', 'class']),
+  member('p', ['b', 'lab']),
+  member('q', ['class']),
+  member('staff', [], 'instructor'),
+];
+
+test('a grouping has its groups, and none has what is of none, or of one that is gone; a class is no group', () => {
+  expect(groupsOf(GROUPS, 'boats', known).map(([id]) => id)).toEqual(['a', 'b']);
+  expect(groupsOf(GROUPS, null, known).map(([id]) => id)).toEqual(['free', 'lost']);
+});
+
+test('everybody who learns here is in a column, and whoever is in no group of it is nowhere', () => {
+  const columns = columnsOf(MEMBERS, groupsOf(GROUPS, 'boats', known), 'nowhere');
+  expect(columns.map(({ group: id, people }) => [id, people.map(({ person }) => person)])).toEqual([
+    [null, ['q']],
+    ['a', ['n']],
+    ['b', ['p']],
+  ]);
+});
+
+test('whoever is put down is out of the others of the grouping alone; put where they are, nothing is sent', () => {
+  const columns = columnsOf(MEMBERS, groupsOf(GROUPS, 'boats', known), 'nowhere');
+  expect(movesTo(columns, ['p', 'q'], 'a')).toEqual([
+    { group: 'a', add: ['p', 'q'], leave: [] },
+    { group: 'b', add: [], leave: ['p'] },
+  ]);
+  expect(movesTo(columns, ['n', 'q'], null)).toEqual([{ group: 'a', add: [], leave: ['n'] }]);
+  expect(movesTo(columns, ['n'], 'a')).toEqual([]);
+});
