@@ -1,7 +1,19 @@
-/** axe-core finds nothing on what comes from the registry: classes to open a course for, what is followed, asked and told. */
+/** axe-core finds nothing on what comes from the registry, and on groups and classes: as staff see them, and whoever chooses. */
 import { expect, test } from '@playwright/test';
 import { clean } from '../support/axe.ts';
-import { comeInAs, goLive, INES, NOOR, ownCourse, speak } from '../support/people.ts';
+import {
+  addLearner,
+  comeInAs,
+  goLive,
+  INES,
+  NOOR,
+  ownCourse,
+  PAVEL,
+  send,
+  setting,
+  signedInAs,
+  speak,
+} from '../support/people.ts';
 
 test.use({ trace: 'off' });
 test.setTimeout(600_000);
@@ -46,6 +58,41 @@ for (const language of ['en', 'es', 'fr', 'ar'] as const) {
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(choose).toBeVisible();
+    // Groups that learners choose, and classes that are split and joined.
+    await addLearner(page, id, 'pavel');
+    const choice = { until: { kind: 'fixed', day: '2027-03-05', time: '12:00' }, most: 3, own: true };
+    const group = (name: string, at: number): object => ({ name, kind: 'group', at, grouping: 'labs' });
+    await send(page, id, [
+      {
+        id: 'groups',
+        edits: [
+          setting(id, 'groupings.labs', { name: 'Labs', at: 1, choice }),
+          setting(id, 'groups.wet', group('Wet', 8)),
+          setting(id, 'groups.dry', group('Dry', 9)),
+          setting(id, 'groups.other', { name: 'Other', kind: 'class', at: 10 }),
+        ],
+      },
+    ]);
+    await page.goto(`/setup/${id}/members`);
+    const board = page.locator('#field-groupings');
+    await board.locator('summary').nth(1).click();
+    await board.locator('.column li button:enabled').first().click();
+    await clean(page, 'groupings, with somebody picked up');
+    for (const press of [0, 1]) {
+      await board.locator('.acts button').nth(press).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await clean(page, 'splitting or joining', '[role="dialog"]');
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+    }
+    await signedInAs(page, PAVEL);
+    for (const width of [1280, 390]) {
+      await page.setViewportSize({ width, height: 844 });
+      await page.goto(`/courses/${id}/members`);
+      await expect(page.locator('.choosing li').first()).toBeVisible();
+      await clean(page, `choosing a group, at ${width}`);
+    }
+    await signedInAs(page, INES);
     // Followed no more, all of them would go at once, and stay until somebody says so.
     await follow([]);
     await page.setViewportSize({ width: 900, height: 800 });

@@ -60,7 +60,7 @@ test('groups by own choice fill, a group of their own is made, and staff move wh
   await context.close();
 
   // Staff see who is where, and who is nowhere, without asking for it anew.
-  const column = (name: string) => part.getByRole('region', { name, exact: true });
+  const column = (name: string) => part.getByRole('group', { name, exact: true });
   await expect(column('Kelp').getByRole('button', { name: PAVEL })).toBeVisible();
   await expect(column('In none of them').getByRole('button', { name: 'Lupe Arrieta' })).toBeVisible();
   await column('In none of them').getByRole('button', { name: 'Lupe Arrieta' }).focus();

@@ -104,11 +104,12 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
   <p class="soft" role="status">
     {{ picked.length === 0 ? t('setup.groupings.how') : t('setup.groupings.picked', picked.length) }}
   </p>
-  <div class="board" role="group" :aria-label="name">
-    <section
+  <div class="board">
+    <div
       v-for="column in columns"
       :key="column.group ?? ''"
       :class="['column', { nowhere: column.group === null }]"
+      role="group"
       :aria-label="column.name"
       @dragover.prevent
       @drop.prevent="mayMove && putDown(column)"
@@ -162,7 +163,7 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
           {{ t('setup.groupings.more', column.people.length - MOST_SHOWN) }}
         </li>
       </ul>
-    </section>
+    </div>
   </div>
   <PushButton v-if="!plan.isReadonly" small @click="add">
     <IconPlus :size="15" aria-hidden="true" />
