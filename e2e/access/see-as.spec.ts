@@ -114,3 +114,39 @@ test('as a visitor, as somebody passing by, as a real learner, and two beside ea
   await dialog.getByRole('button', { name: 'Close' }).click();
   await allSaved(page);
 });
+
+test('whoever passes by is shown how they could come in, by the answer that decides, and presses nothing', async ({
+  page,
+}) => {
+  await signedInAs(page, INES);
+  const { id } = await ownCourse(page, 'SEEN-JOIN');
+  const way = { on: true, opens: null, closes: null, seats: null, domains: null, line: false };
+  await send(page, id, [
+    {
+      id: 'ways',
+      edits: [
+        setting(id, 'find', 'here', 'members'),
+        setting(id, 'ways.request', { ...way, question: 'Why would you like to?' }),
+        setting(id, 'seats', 1),
+        setting(id, 'line', true, false),
+      ],
+    },
+  ]);
+  await page.goto(`/setup/${id}/about`);
+  const pane = page.getByRole(preview.role, { name: preview.name });
+  await page.getByRole('button', { name: 'See as …' }).click();
+  await choose(pane.getByRole('combobox', { name: 'See as …' }), 'somebody passing by');
+  await expect(pane.getByText('Why would you like to?')).toBeVisible();
+  await expect(pane.locator('[inert]').getByText('Ask to join', { exact: true })).toBeVisible();
+  // With the only seat taken, they would wait: as the page itself says.
+  await addLearner(page, id, 'noor');
+  await page.reload();
+  await page.getByRole('button', { name: 'See as …' }).click();
+  await choose(pane.getByRole('combobox', { name: 'See as …' }), 'somebody passing by');
+  await expect(
+    pane
+      .locator('[inert]')
+      .getByText(/in the line|place/)
+      .first(),
+  ).toBeVisible();
+});

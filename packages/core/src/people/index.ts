@@ -48,6 +48,8 @@ export { offersDue } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
 export { joinCourseOf, roleBy, wayIn, wayOf } from './joining/of-course.ts';
 export type { JoinFacts } from './joining/of-course.ts';
+export { shownWays } from './joining/shown-ways.ts';
+export type { ShownWay } from './joining/shown-ways.ts';
 export { heldFor, seatsTaken } from './joining/seats.ts';
 export { dealGroups, groupsFor } from './grouping/deal.ts';
 export type { Dealt, GroupCount } from './grouping/deal.ts';

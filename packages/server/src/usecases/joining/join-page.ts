@@ -2,7 +2,7 @@
 import type { JoinPageAnswer, OpenWay } from '@itinerary/contract';
 import { courseView } from '@itinerary/core';
 import type { Course, CoursePlan } from '@itinerary/core';
-import { heldFor, priceFor, seatsTaken, wayIn } from '@itinerary/core/people';
+import { heldFor, seatsTaken, shownWays } from '@itinerary/core/people';
 import type { JoinAnswer, JoinCourse } from '@itinerary/core/people';
 import { keptCourse } from '../../db/kept-courses.ts';
 import { JoinRequestRow } from '../../db/entities.ts';
@@ -15,9 +15,6 @@ import { textReader } from '../plan/texts.ts';
 import { staffOf } from '../reading/face.ts';
 import { joiningOf, planOf } from './join-facts.ts';
 import type { InHand, Joining } from './join-facts.ts';
-
-/** What is said first, where several ways stand open. */
-const RANK: Readonly<Record<JoinAnswer['can'], number>> = { yes: 0, wait: 1, no: 2 };
 
 export async function joinPage(
   em: EntityManager,
@@ -80,7 +77,6 @@ export async function joinPage(
  * knows of the course, and of the way by which they wait or have a seat kept.
  */
 function waysFor(plan: CoursePlan, joining: Joining, hand: InHand, at: number): JoinPageAnswer['ways'] {
-  const { course } = plan;
   const { joiner } = joining;
   const kept = heldFor(joining.course, joiner.person, at);
   const waits = joining.course.waiting.filter((one) => one.person === joiner.person);
@@ -93,36 +89,12 @@ function waysFor(plan: CoursePlan, joining: Joining, hand: InHand, at: number): 
         : (['invitation', 'link', 'paying', 'request'] as const).filter(
             (way) => theirs.includes(way) || way === 'paying' || way === 'request',
           );
-  const ways = kinds
-    .map((way) => ({
-      way,
-      answer: sent(joining.answerBy(way)),
-      question: way === 'request' ? (course.ways[way]?.question ?? null) : null,
-      after: course.ways[way]?.after?.title ?? null,
-      price: priceOf(plan, way, joiner.kind, at),
-      isOffered: kept.some((one) => one.way === way && one.kind === 'offer'),
-      isPaying: kept.some((one) => one.way === way && one.kind === 'payment'),
-    }))
-    .sort((a, b) => RANK[a.answer.can] - RANK[b.answer.can]);
-  // Of a way that is off nothing is said, where there is another; a reason that is the same for two is said once.
-  const open = ways.filter(({ answer }, index) => {
-    if (answer.can !== 'no') return true;
-    const { because } = answer;
-    const first = ways.findIndex((one) => one.answer.can === 'no' && one.answer.because === because);
-    return because !== 'off' && first === index;
-  });
-  return open.length > 0 ? open : ways.slice(0, 1);
-}
-
-/** What it costs this person. */
-function priceOf(
-  plan: CoursePlan,
-  way: OpenWay,
-  kind: string | null,
-  at: number,
-): JoinPageAnswer['ways'][number]['price'] {
-  const { price } = wayIn(plan, way);
-  return way !== 'paying' || price === null ? null : priceFor(plan, price, kind, at);
+  return shownWays(plan, kinds, joining.answerBy, joiner.kind, at).map((one) => ({
+    ...one,
+    answer: sent(one.answer),
+    isOffered: kept.some(({ way, kind }) => way === one.way && kind === 'offer'),
+    isPaying: kept.some(({ way, kind }) => way === one.way && kind === 'payment'),
+  }));
 }
 
 /** The fewer of the course's and the way's. */

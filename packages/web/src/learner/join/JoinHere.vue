@@ -5,6 +5,7 @@ import { computed, shallowRef } from 'vue';
 import { ask } from '../../api/client.ts';
 import { useLive } from '../../stores/live.ts';
 import JoinPress from './JoinPress.vue';
+import { saysAnything } from './shown.ts';
 
 const props = defineProps<{ courseId: string }>();
 const page = shallowRef<JoinPageAnswer | null>(null);
@@ -19,13 +20,7 @@ const read = (): Promise<void> =>
 void read();
 useLive(() => void read());
 
-/** Of a way that there is not, or that will never be theirs, nothing is said here. */
-const SILENT: readonly string[] = ['off', 'absent', 'archived', 'draft', 'in'];
-const isOpen = computed(() => {
-  const first = page.value?.ways[0]?.answer;
-  if (first === undefined) return false;
-  return first.can !== 'no' || !SILENT.includes(first.because);
-});
+const isOpen = computed(() => page.value !== null && saysAnything(page.value));
 </script>
 
 <template>

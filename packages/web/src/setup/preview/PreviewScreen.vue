@@ -38,6 +38,7 @@ import { useTexts } from '../../stores/texts.ts';
 import { dayIn } from '../../words/dates.ts';
 import { useWhyWords } from '../access/why-words.ts';
 import { useFilled } from '../text/filled.ts';
+import PreviewJoin from './PreviewJoin.vue';
 import PreviewMembers from './PreviewMembers.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
@@ -285,6 +286,9 @@ watch(place, (now) => {
           </template>
           <template #panel="{ picture }">
             <CroppedPicture :course-id="view.id" :picture="picture" frame="panel" />
+          </template>
+          <template v-if="viewer.role === null" #visit>
+            <PreviewJoin :moment="moment" />
           </template>
         </CourseFace>
       </CourseFrame>

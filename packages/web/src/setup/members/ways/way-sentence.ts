@@ -8,6 +8,7 @@ import type { ComputedRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
+import { factsOf } from './ways-facts.ts';
 import { useMomentWords } from '../../../stores/moment-words.ts';
 
 /** Somebody of whom nothing is missing: with the code, an invitation, and all that the way asks for. */
@@ -33,20 +34,15 @@ export function useWaySentence(
     if (plan.planned === null) return null;
     const at = Date.parse(session.now());
     const way = wayOf(plan.planned, kind());
-    const counts = ways()?.learners ?? [{ way: 'staff' as const, count: plan.learners }];
     // Where seats are not counted, nobody is.
     const isCounted = plan.course?.seats !== null || way.seats !== null;
-    const learners = (isCounted ? counts : []).flatMap((one) =>
-      Array.from({ length: one.count }, (_, index) => ({ person: `${one.way} ${index}`, way: one.way })),
-    );
-    const held = (ways()?.held ?? []).map((one, index) => ({
-      person: `kept ${index}`,
-      kind: one.kind,
-      way: one.way,
-      lapses: Date.parse(one.lapsesAt),
-    }));
-    const waiting = (ways()?.waiting ?? []).map(({ person, way: by, line }) => ({ person, way: by, line }));
-    const course = joinCourseOf(plan.planned, { learners, held, waiting }, at);
+    const counts = ways() ?? {
+      learners: [{ way: 'staff' as const, count: plan.learners }],
+      held: [],
+      waiting: [],
+    };
+    const facts = factsOf(isCounted ? counts : { ...counts, learners: [] });
+    const course = joinCourseOf(plan.planned, facts, at);
     return canJoin(course, somebody(way), way, at);
   });
   return computed(() => {
