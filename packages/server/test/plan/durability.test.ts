@@ -12,7 +12,7 @@ import { loadCourse } from '../../src/db/course-rows.ts';
 import { ChangeRow } from '../../src/db/entities.ts';
 import { connect } from '../../src/db/orm.ts';
 import { ALL } from '../../../core/test/support/runs.ts';
-import { freePort, killed, pause, randomness, started, startMortalPostgres } from '../support/mortal.ts';
+import { killed, pause, quietPort, randomness, started, startMortalPostgres } from '../support/mortal.ts';
 import type { MortalPostgres } from '../support/mortal.ts';
 import { PEOPLE } from '../support/server.ts';
 
@@ -37,7 +37,7 @@ async function startServer(): Promise<void> {
 }
 
 beforeAll(async () => {
-  port = await freePort();
+  port = await quietPort();
   postgres = await startMortalPostgres('durability-postgres', DATABASE);
   await startServer();
 }, 60_000);

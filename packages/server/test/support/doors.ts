@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { BASE } from '../../src/standins/registry/register-page.ts';
-import { freePort, killed, pause, started, startMortalPostgres } from './mortal.ts';
+import { killed, pause, quietPort, started, startMortalPostgres } from './mortal.ts';
 import type { MortalPostgres } from './mortal.ts';
 
 const DATABASE = 'doors';
@@ -58,12 +58,12 @@ async function start(victim: Exclude<Victim, 'postgres'>): Promise<void> {
 /** All of them, on a PostgreSQL that can be killed. */
 export async function openDoors(): Promise<void> {
   ports = {
-    server: await freePort(),
-    page: await freePort(),
-    smtp: await freePort(),
-    returns: await freePort(),
-    desk: await freePort(),
-    registry: await freePort(),
+    server: await quietPort(),
+    page: await quietPort(),
+    smtp: await quietPort(),
+    returns: await quietPort(),
+    desk: await quietPort(),
+    registry: await quietPort(),
   };
   postgres = await startMortalPostgres('doors-postgres', DATABASE);
   await start('letters');

@@ -2,11 +2,12 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { join } from 'node:path';
 // @ts-expect-error the bootstrap scripts are plain JavaScript
 import { SERVER_DIST } from '../../../../scripts/lib/paths.mjs';
 // @ts-expect-error the bootstrap scripts are plain JavaScript
-import { freePort as findPort, startPostgres } from '../../../../scripts/lib/postgres.mjs';
+import { startPostgres } from '../../../../scripts/lib/postgres.mjs';
 
 interface Postgres {
   readonly url: (database: string) => string;
@@ -16,7 +17,21 @@ interface Postgres {
   readonly createDatabase: (name: string) => Promise<boolean>;
 }
 
-export const freePort = findPort as () => Promise<number>;
+/**
+ * A port that the system gives to nobody by itself: what is killed and started again finds it free, however many other
+ * tests open and close connections meanwhile.
+ */
+export async function quietPort(): Promise<number> {
+  for (;;) {
+    const port = 20_000 + Math.floor(Math.random() * 12_000);
+    const isFree = await new Promise<boolean>((done) => {
+      const probe = createServer();
+      probe.once('error', () => done(false));
+      probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
+    });
+    if (isFree) return port;
+  }
+}
 
 /** Mulberry32: the kills come at the same moments of the stream each time, as far as a seed can say. */
 export function randomness(seed: number): () => number {
@@ -69,7 +84,7 @@ export interface MortalPostgres {
 
 /** With the demo data in a database of this name. */
 export async function startMortalPostgres(folder: string, database: string): Promise<MortalPostgres> {
-  const port = await freePort();
+  const port = await quietPort();
   const start = async (): Promise<Postgres> => (await startPostgres(folder, { port })) as Postgres;
   let postgres = await start();
   await postgres.createDatabase(database);
