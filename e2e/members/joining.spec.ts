@@ -19,7 +19,7 @@ test('by link on a phone, signed in on the way; the seats run out; one leaves, a
   const { id } = await ownCourse(page, 'WAYS-1');
   await page.goto(`/setup/${id}/members`);
   const ways = page.getByRole('region', { name: 'Ways to join' });
-  await expect(ways.getByText('Nobody joins by it: it is off.')).toHaveCount(4);
+  await expect(ways.getByText('Nobody joins by it: it is off.')).toHaveCount(5);
   await ways.getByRole('checkbox', { name: 'By link or code' }).check();
   await expect(ways.getByText('Nobody joins yet: the course is a draft.')).toBeVisible();
   const code = (await ways.locator('.large').textContent()) ?? '';

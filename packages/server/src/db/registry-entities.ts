@@ -44,6 +44,8 @@ export const RegistryLinkRow = defineEntity({
     said: p.json<RegistryPerson>(),
     isThere: p.boolean(),
     kept: p.json<FollowedField[]>(),
+    /** Somebody has said so. */
+    staysOut: p.boolean().default(false),
   }),
 });
 

@@ -138,4 +138,10 @@ test('where learners may, they make a group of their own; where they may not, th
     ['Kelp lab', 1],
   ]);
   await choose(other, { grouping: 'labs', group: labs?.groups[1]?.id }).expect(200);
+  // One after the other would fill the course with empty ones: that ends.
+  const many: number[] = [];
+  for (let at = 0; at < 12; at += 1) {
+    many.push((await choose(noor, { grouping: 'labs', name: `Mine ${at}` })).status);
+  }
+  expect([many.filter((status) => status === 200).length, many.at(-1)]).toEqual([9, 409]);
 });

@@ -230,7 +230,9 @@ test('what staff have decided stands, is told, and is settled by one press', asy
     await settle({ about: 'field', registry: standing?.registry, field: 'standing', take: false }).expect(200)
   ).body as RegistryAnswer;
   expect(left.differs).toEqual([]);
-  await read();
+  const later = await read();
+  // Settled, it is not asked again.
+  expect([later.differs, later.news.length]).toEqual([[], left.news.length]);
   expect((await learners()).some(({ person }) => person === pavel)).toBe(false);
 });
 

@@ -87,7 +87,9 @@ function stepOf(
   const { changes, kept } = compare(before, person, member, names);
   if (member.state === 'in') return { kind: 'stands', person, member, changes, kept };
   // Staff took them out, or they left, while the registry had them all along: that stands.
-  if (before?.isThere === true) return { kind: 'stands', person, member, changes: [], kept: ['standing'] };
+  if (before?.isThere === true) {
+    return { kind: 'stands', person, member, changes: [], kept: before.staysOut ? [] : ['standing'] };
+  }
   return { kind: 'returns', person, member, changes, kept };
 }
 
@@ -113,8 +115,33 @@ function unknown(
   return { steps, questions: outcomes.filter(isQuestion) };
 }
 
+/** Those who lead and can sign in: a course keeps one, whatever the registry says. */
+type Leaders = Set<RosterMember>;
+const leadersOf = (roster: Roster): Leaders =>
+  new Set(
+    [...roster.values()].filter(
+      ({ role, state, isPlace }) => role === 'instructor' && state === 'in' && !isPlace,
+    ),
+  );
+
+/** The last who leads goes on doing so: what the registry says stands against it, and is told. */
+function keepingLeader(step: FollowStep, leaders: Leaders): FollowStep {
+  if (step.kind !== 'stands' || !leaders.has(step.member)) return step;
+  const isLess = step.changes.some(({ field, to }) => field === 'role' && to !== 'instructor');
+  if (!isLess) return step;
+  if (leaders.size > 1) {
+    leaders.delete(step.member);
+    return step;
+  }
+  const changes = step.changes.filter(({ field }) => field !== 'role');
+  return { ...step, changes, kept: [...step.kept, 'role'] };
+}
+
 /** Only whom a list or the registry had goes with it; whom staff brought in by hand stays, and so does who leads. */
-function leavingOf(input: FollowInput): { readonly leaving: FollowStep[]; readonly held: readonly Linked[] } {
+function leavingOf(
+  input: FollowInput,
+  leaders: Leaders,
+): { readonly leaving: FollowStep[]; readonly held: readonly Linked[] } {
   const there = new Set(input.people.map(({ registry }) => registry));
   const gone = [...input.linked.values()].filter(({ said, isThere }) => isThere && !there.has(said.registry));
   const isIn = ({ key }: Linked): boolean => input.roster.get(key)?.state === 'in';
@@ -123,16 +150,12 @@ function leavingOf(input: FollowInput): { readonly leaving: FollowStep[]; readon
   const learners = goes.filter(({ said }) => said.role === 'learner');
   const isMany = learners.length >= MANY_GO && learners.length > brought.length * LARGE_PART;
   const held = isMany ? learners.filter(({ said }) => !input.mayGo.has(said.registry)) : [];
-  const leads = [...input.roster.values()].filter(
-    ({ role, state, isPlace }) => role === 'instructor' && state === 'in' && !isPlace,
-  );
-  let leaders = leads.length;
   const leaving = gone.flatMap((linked): FollowStep[] => {
     if (held.includes(linked)) return [];
     const member = input.roster.get(linked.key) ?? null;
-    const isLeader = member !== null && leads.includes(member);
-    const isStaying = member?.state === 'in' && (!member.isListed || (isLeader && leaders === 1));
-    if (isLeader && !isStaying) leaders -= 1;
+    const isLeader = member !== null && leaders.has(member);
+    const isStaying = member?.state === 'in' && (!member.isListed || (isLeader && leaders.size === 1));
+    if (isLeader && !isStaying) leaders.delete(member);
     return [{ kind: isStaying ? 'stays' : 'goes', linked, member }];
   });
   return { leaving, held };
@@ -151,8 +174,10 @@ export function followRegistry(input: FollowInput): Following {
     else steps.push(stepOf(said, linked, member, input.names));
   }
   const { steps: first, questions } = unknown(input, strangers);
-  const { leaving, held } = leavingOf(input);
-  return { steps: [...steps, ...first, ...leaving], questions, broken, held };
+  const leaders = leadersOf(input.roster);
+  const standing = [...steps, ...first].map((step) => keepingLeader(step, leaders));
+  const { leaving, held } = leavingOf(input, leaders);
+  return { steps: [...standing, ...leaving], questions, broken, held };
 }
 
 /** Who is meant by a question, as it is shown and as it is answered. */

@@ -23,4 +23,6 @@ export interface Linked {
   readonly isThere: boolean;
   /** Where it has said something else since staff decided by hand, and nobody has settled it. */
   readonly kept: readonly FollowedField[];
+  /** Somebody has said that they stay out, although the registry has them. */
+  readonly staysOut: boolean;
 }

@@ -25,14 +25,14 @@ function carryOut(input: FollowInput, steps: readonly FollowStep[]): Pick<Follow
       const key = step.key ?? `m-${registry}`;
       const names = classes.flatMap((one) => NAMES.get(one) ?? []);
       roster.set(key, member(key, { id, given: first, family, address, userName, role, classes: names }));
-      links.set(registry, { key, said: step.person, isThere: true, kept: [] });
+      links.set(registry, { key, said: step.person, isThere: true, kept: [], staysOut: false });
     } else if ('linked' in step) {
       links.set(step.linked.said.registry, { ...step.linked, isThere: false, kept: [] });
       if (step.kind === 'goes' && step.member !== null)
         roster.set(step.member.key, { ...step.member, state: 'out' });
     } else {
       const { person: one, member: before, changes, kept } = step;
-      links.set(one.registry, { key: before.key, said: one, isThere: true, kept });
+      links.set(one.registry, { key: before.key, said: one, isThere: true, kept, staysOut: false });
       const next = changed(before, changes);
       roster.set(before.key, step.kind === 'returns' ? { ...next, state: 'in', isListed: true } : next);
     }

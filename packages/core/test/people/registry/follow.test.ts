@@ -136,6 +136,11 @@ describe('who the registry has', () => {
       ['stands x kept:standing'],
     ],
     [
+      '… and somebody has said that they stay out',
+      [[person('x')], [member('x', { state: 'out' })], [linked('x', { staysOut: true })]],
+      ['stands x'],
+    ],
+    [
       'dropped, and there again',
       [[person('x')], [member('x', { state: 'out' })], [linked('x', { isThere: false })]],
       ['returns x'],
@@ -183,6 +188,18 @@ describe('who the registry has', () => {
     const links = ['x', 'y'].map((key) => linked(key, { said: person(key, lead) }));
     const members = ['x', 'y'].map((key) => member(key, { ...lead, isPlace: false }));
     expect(told([], members, links)).toEqual(['goes x', 'stays y']);
+  });
+
+  test('of two who lead and are learners from now on, one leads on, and that is told', () => {
+    const lead = { role: 'instructor' as const };
+    const links = ['x', 'y'].map((key) => linked(key, { said: person(key, lead) }));
+    const members = ['x', 'y'].map((key) => member(key, { ...lead, isPlace: false }));
+    expect(told([person('x'), person('y')], members, links)).toEqual([
+      'stands x role=learner',
+      'stands y kept:role',
+    ]);
+    // One is a learner now, and the other goes: somebody has to lead.
+    expect(told([person('x')], members, links)).toEqual(['stands x role=learner', 'stays y']);
   });
 
   test('so many who go at once are asked for, and only those go of whom it is said', () => {

@@ -34,6 +34,7 @@ export const linked = (key: string, more: Partial<Linked> = {}): Linked => ({
   said: person(key),
   isThere: true,
   kept: [],
+  staysOut: false,
   ...more,
 });
 export const NAMES = new Map([

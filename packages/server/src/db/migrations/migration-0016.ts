@@ -41,7 +41,7 @@ const STATEMENTS = [
   `create table registry_link (
      ${COURSE}, registry_id text not null,
      person_id text not null references person on update cascade on delete cascade ${DEFERRED},
-     said jsonb not null, is_there boolean not null, kept jsonb not null default '[]',
+     said jsonb not null, is_there boolean not null, kept jsonb not null default '[]', stays_out boolean not null default false,
      primary key (course_id, registry_id), unique (course_id, person_id) ${DEFERRED})`,
   `create table registry_news (
      ${COURSE}, turn bigserial primary key, at text not null, read_at text, steps jsonb not null)`,

@@ -15,6 +15,9 @@ import { Failure } from '../failure.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { makeOwnChange } from '../plan/own-change.ts';
 
+/** Groups of a grouping with nobody in them, before learners make no more. */
+const MOST_EMPTY = 10;
+
 interface Standing {
   readonly sizes: ReadonlyMap<string, number>;
   readonly mine: ReadonlySet<string>;
@@ -139,7 +142,18 @@ async function ownGroup(
   now: string,
 ): Promise<string> {
   const { course } = loaded;
+  // Whoever makes one after the other leaves empty ones behind: a few do no harm.
+  const { sizes, mine } = await standingOf(em, course.id, person.id);
+  const empty = groupsIn(course, grouping).filter((id) => (sizes.get(id) ?? 0) - (mine.has(id) ? 1 : 0) <= 0);
   if (!may) throw refuse('name', name, 'Groups are made by staff here', 'one of the groups that are there');
+  if (empty.length >= MOST_EMPTY) {
+    throw refuse(
+      'name',
+      name,
+      'There are groups with nobody in them; choose one of those',
+      'one of the groups that are there',
+    );
+  }
   const isThere = groupsIn(course, grouping).some((id) => course.groups[id]?.name === name);
   if (isThere)
     throw refuse('name', name, 'There is a group of this name already', 'a name that no group here has');

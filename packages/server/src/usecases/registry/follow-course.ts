@@ -110,7 +110,13 @@ export async function followLoaded(
     linked: new Map(
       [...links].map(([key, one]): [string, Linked] => [
         key,
-        { key: one.personId, said: one.said, isThere: one.isThere, kept: one.kept },
+        {
+          key: one.personId,
+          said: one.said,
+          isThere: one.isThere,
+          kept: one.kept,
+          staysOut: one.staysOut,
+        },
       ]),
     ),
     people,
@@ -177,11 +183,13 @@ function link(
   doing: Doing,
   person: RegistryPerson,
   personId: string,
-  rest: { isThere: boolean; kept: Linked['kept'] },
+  rest: { isThere: boolean; kept: Linked['kept']; isOut?: boolean },
 ): void {
   const { em, loaded, links } = doing;
   const before = links.get(person.registry);
-  const values = { said: person, isThere: rest.isThere, kept: [...rest.kept] };
+  // Whoever is in, or gone from the registry, is nobody of whom that was said.
+  const staysOut = before?.staysOut === true && rest.isOut === true;
+  const values = { said: person, isThere: rest.isThere, kept: [...rest.kept], staysOut };
   if (before !== undefined) em.assign(before, values);
   else {
     const courseId = loaded.course.id;
@@ -282,7 +290,7 @@ function stands(doing: Doing, { person, member, changes, kept }: Standing): Rost
   const fresh = kept.filter((field) => before?.kept.includes(field) !== true);
   if (fresh.length > 0)
     doing.news.push(stepNews('kept', person, called, keptFields(fresh, person, member, groups)));
-  link(doing, person, member.key, { isThere: true, kept });
+  link(doing, person, member.key, { isThere: true, kept, isOut: member.state === 'out' });
   if (changes.length === 0) return null;
   const next = changed(member, changes);
   writeMember(writingOf(doing), next);
@@ -296,7 +304,7 @@ async function goes(
   const { em, loaded } = doing;
   const { said } = linked;
   const row = doing.links.get(said.registry);
-  if (row !== undefined) em.assign(row, { isThere: false, kept: [] });
+  if (row !== undefined) em.assign(row, { isThere: false, kept: [], staysOut: false });
   const waited = await em.nativeDelete(WaitingRow, {
     courseId: loaded.course.id,
     personId: linked.key,

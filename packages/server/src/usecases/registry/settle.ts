@@ -47,13 +47,13 @@ async function settleField(
   em.assign(link, { kept: link.kept.filter((one) => one !== field) });
   if (!take) {
     // What the registry says of it stands as heard: it asks again only when it says something else.
-    if (field === 'standing') em.assign(link, { isThere: true });
+    if (field === 'standing') em.assign(link, { staysOut: true });
     await em.flush();
     return;
   }
   if (field === 'standing') {
     // As if the registry had them anew: by a seat, if there is one.
-    em.assign(link, { isThere: false });
+    em.assign(link, { isThere: false, staysOut: false });
     await em.flush();
     await followLoaded(em, loaded, now);
     return;
