@@ -2,6 +2,7 @@
 import { expect, test } from '@jest/globals';
 import type { Group } from '@itinerary/core';
 import { columnsOf, groupsOf, movesTo } from '../../src/setup/members/groups/board.ts';
+import type { Picked } from '../../src/setup/members/groups/board.ts';
 import type { Member } from '../../src/stores/members.ts';
 
 const member = (person: string, groups: readonly string[], role: Member['role'] = 'learner'): Member => ({
@@ -31,6 +32,7 @@ const GROUPS = [
   ['lost', group('gone')],
   ['class', group(null, 'class')],
 ] as const;
+const pick = (person: string, from: string | null): Picked => ({ person, from });
 const known = ['boats', 'labs'];
 const MEMBERS = [
   member('n', ['a', 'class']),
@@ -55,10 +57,29 @@ test('everybody who learns here is in a column, and whoever is in no group of it
 
 test('whoever is put down is out of the others of the grouping alone; put where they are, nothing is sent', () => {
   const columns = columnsOf(MEMBERS, groupsOf(GROUPS, 'boats', known), 'nowhere');
-  expect(movesTo(columns, ['p', 'q'], 'a')).toEqual([
+  expect(movesTo(columns, [pick('p', 'b'), pick('q', null)], 'a', false)).toEqual([
     { group: 'a', add: ['p', 'q'], leave: [] },
     { group: 'b', add: [], leave: ['p'] },
   ]);
-  expect(movesTo(columns, ['n', 'q'], null)).toEqual([{ group: 'a', add: [], leave: ['n'] }]);
-  expect(movesTo(columns, ['n'], 'a')).toEqual([]);
+  expect(movesTo(columns, [pick('n', 'a'), pick('q', null)], null, false)).toEqual([
+    { group: 'a', add: [], leave: ['n'] },
+  ]);
+  expect(movesTo(columns, [pick('n', 'a')], 'a', false)).toEqual([]);
+});
+
+test('of classes somebody may be in several: they are out of the one where they were picked up, and of no other', () => {
+  const classes = [
+    ['x', group(null, 'class')],
+    ['y', group(null, 'class')],
+    ['z', group(null, 'class')],
+  ] as const;
+  const columns = columnsOf([member('n', ['x', 'y'])], classes, 'nowhere');
+  expect(movesTo(columns, [pick('n', 'x')], 'z', true)).toEqual([
+    { group: 'x', add: [], leave: ['n'] },
+    { group: 'z', add: ['n'], leave: [] },
+  ]);
+  expect(movesTo(columns, [pick('n', 'x'), pick('n', 'y')], null, true)).toEqual([
+    { group: 'x', add: [], leave: ['n'] },
+    { group: 'y', add: [], leave: ['n'] },
+  ]);
 });

@@ -13,7 +13,7 @@ import PushButton from '../../../ui/frame/PushButton.vue';
 import { useAttempt } from '../use-attempt.ts';
 import SplitDialog from './SplitDialog.vue';
 import { columnsOf, groupsOf, movesTo } from './board.ts';
-import type { BoardColumn } from './board.ts';
+import type { BoardColumn, Picked } from './board.ts';
 
 const props = defineProps<{
   /** Null: groups of no grouping. */
@@ -42,19 +42,22 @@ const columns = computed(() =>
   ),
 );
 const mayMove = computed(() => plan.rights.members && !plan.isReadonly && members.isWhole);
-const picked = ref<readonly string[]>([]);
-const isPicked = (person: string): boolean => picked.value.includes(person);
-function pick(person: string): void {
-  picked.value = isPicked(person) ? picked.value.filter((one) => one !== person) : [...picked.value, person];
+const picked = ref<readonly Picked[]>([]);
+const isPicked = ({ person, from }: Picked): boolean =>
+  picked.value.some((one) => one.person === person && one.from === from);
+function pick(one: Picked): void {
+  picked.value = isPicked(one)
+    ? picked.value.filter(({ person, from }) => person !== one.person || from !== one.from)
+    : [...picked.value, one];
 }
 /** Whoever is dragged while others are picked up takes them along. */
-function lift(person: string, event: DragEvent): void {
-  if (!isPicked(person)) picked.value = [person];
+function lift(one: Picked, event: DragEvent): void {
+  if (!isPicked(one)) picked.value = [one];
   event.dataTransfer?.setData('text/plain', '');
 }
 async function putDown({ group, name }: BoardColumn): Promise<void> {
   const people = picked.value;
-  const groups = movesTo(columns.value, people, group);
+  const groups = movesTo(columns.value, people, group, isClasses.value);
   picked.value = [];
   if (groups.length === 0) return;
   const went = await attempt(() => members.edit({ act: 'groups', groups: [...groups] }));
@@ -149,12 +152,12 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
           <PushButton
             small
             weight="bare"
-            :class="{ picked: isPicked(one.person) }"
-            :aria-pressed="isPicked(one.person)"
+            :class="{ picked: isPicked({ person: one.person, from: column.group }) }"
+            :aria-pressed="isPicked({ person: one.person, from: column.group })"
             :disabled="!mayMove"
             :draggable="mayMove"
-            @click="pick(one.person)"
-            @dragstart="lift(one.person, $event)"
+            @click="pick({ person: one.person, from: column.group })"
+            @dragstart="lift({ person: one.person, from: column.group }, $event)"
           >
             {{ one.name }}
           </PushButton>

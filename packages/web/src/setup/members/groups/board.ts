@@ -42,17 +42,33 @@ export function columnsOf(
   ];
 }
 
-/** Into one group of a grouping is out of its others; null: out of all. Whoever is there already stays. */
+/** Somebody picked up, out of the column they were picked up in; null: none of the groups. */
+export interface Picked {
+  readonly person: string;
+  readonly from: string | null;
+}
+
+/**
+ * Whoever is put down in one is out of where they were picked up; of groups, out of all others of the grouping too.
+ * Whoever is there already stays.
+ *
+ * @param target null: out of where they were
+ */
 export function movesTo(
   columns: readonly BoardColumn[],
-  people: readonly string[],
+  picked: readonly Picked[],
   target: string | null,
+  mayBeInSeveral: boolean,
 ): Extract<EditMembers, { act: 'groups' }>['groups'] {
+  const people = [...new Set(picked.map(({ person }) => person))];
+  const leaves = (group: string, person: string): boolean =>
+    !mayBeInSeveral || picked.some((one) => one.person === person && one.from === group);
   return columns.flatMap(({ group, people: there }) => {
     if (group === null) return [];
     const inIt = new Set(there.map(({ person }) => person));
     const add = group === target ? people.filter((person) => !inIt.has(person)) : [];
-    const leave = group === target ? [] : people.filter((person) => inIt.has(person));
-    return add.length + leave.length === 0 ? [] : [{ group, add: [...add], leave }];
+    const leave =
+      group === target ? [] : people.filter((person) => inIt.has(person) && leaves(group, person));
+    return add.length + leave.length === 0 ? [] : [{ group, add, leave }];
   });
 }
