@@ -260,6 +260,10 @@ test('who finds no seat waits, and is taken in without an offer as one is free, 
     { person_id: waiting[1] },
   ]);
   expect(await rows('select kind from held_seat where course_id = ?', [id])).toEqual([]);
+  // Of whom it was told that they wait, it is told that they have come.
+  expect(said(await page())).toEqual([
+    `came ${String(after.find(({ person }) => person === waiting[0])?.name)}`,
+  ]);
 });
 
 test('whoever is there by name alone is asked for, and the answer is kept', async () => {

@@ -2,7 +2,7 @@
 import type { Course } from '@itinerary/core';
 import { addressKey, nameOf } from '@itinerary/core/people';
 import type { RegistryPerson, RosterMember } from '@itinerary/core/people';
-import { PersonRow, RegistryLinkRow } from '../../db/entities.ts';
+import { PersonRow, RegistryLinkRow, RegistryNewsRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { accountsOf } from '../members/lists/take-list.ts';
 import { readRoster, writeMember } from '../members/lists/roster-rows.ts';
@@ -95,6 +95,8 @@ export async function bringInFromLine(
     way: 'registry',
   };
   writeMember(writing, memberFrom(course, link.said, personId));
+  const came = { kind: 'came' as const, name: calledBy(link.said), role: link.said.role, fields: [] };
+  em.persist(em.create(RegistryNewsRow, { courseId: course.id, at: now, readAt: null, steps: [came] }));
   await em.flush();
   return true;
 }

@@ -1,12 +1,13 @@
 /** What a reading of the registry changes in a course, as one act under its lock; done twice it is done once. */
 import type { RegistryStep } from '@itinerary/contract';
 import { planCourse } from '@itinerary/core';
-import type { CoursePlan } from '@itinerary/core';
+import type { CoursePlan, Role } from '@itinerary/core';
 import { calledOf, canJoin, changed, followRegistry, wayIn, wayOf } from '@itinerary/core/people';
 import type {
   Following,
   FollowStep,
   JoinCourse,
+  Joiner,
   Linked,
   RegistryPerson,
   RosterMember,
@@ -52,6 +53,8 @@ interface Doing {
   readonly news: RegistryStep[];
   readonly expected: Map<string, number>;
   next: number | null;
+  /** Of whom there is no row yet, account or place. */
+  readonly unknown: Set<string>;
 }
 
 const stepNews = (
@@ -137,6 +140,7 @@ export async function followLoaded(
     news: [],
     expected: new Map(),
     next: null,
+    unknown: new Set(),
   };
   const after = new Map(standing.roster);
   for (const step of following.steps) {
@@ -198,47 +202,56 @@ function link(
 }
 
 /** A seat, a place in the line, or not yet: as core says of each, one after the other. */
-async function comes(doing: Doing, person: RegistryPerson, key: string | null): Promise<RosterMember | null> {
+async function admit(
+  doing: Doing,
+  joiner: Joiner & { readonly person: string },
+  person: RegistryPerson,
+  role: Role,
+): Promise<'in' | 'waits' | 'outside'> {
   const { em, loaded, plan, now } = doing;
-  const { course, row } = loaded;
-  const account = key === null ? takeAccount(doing.accounts, person) : null;
-  const personId = key ?? account ?? randomUUID();
-  const known = account === null && key === null ? null : await em.findOne(PersonRow, { id: personId });
-  const joiner = { ...joinerOf(known, null, EMPTY_HANDED), person: personId };
-  const way = wayOf(plan, 'registry', person.role);
-  const answer = canJoin(doing.join, joiner, way, Date.parse(now));
+  const answer = canJoin(doing.join, joiner, wayOf(plan, 'registry', role), Date.parse(now));
   if (answer.can === 'no') {
     doing.expected.set(answer.because, (doing.expected.get(answer.because) ?? 0) + 1);
     if (answer.until !== null) doing.next = Math.min(doing.next ?? Infinity, answer.until);
-    return null;
+    return 'outside';
   }
-  const ids = { courseId: course.id, institutionId: row.institutionId };
-  if (known === null) await placeFor(em, ids, person, personId);
-  if (answer.can === 'wait') {
-    if (!answer.isIn) {
-      await em.flush();
-      await waitFor(em, course.id, { id: personId }, 'registry', answer, now);
-      doing.join = {
-        ...doing.join,
-        waiting: [...doing.join.waiting, { person: personId, way: 'registry', line: answer.line }],
-      };
-      doing.news.push(stepNews('waits', person));
+  const courseId = loaded.course.id;
+  const { institutionId } = loaded.row;
+  if (doing.unknown.delete(joiner.person)) {
+    await placeFor(em, { courseId, institutionId }, person, joiner.person);
+  }
+  if (answer.can === 'yes') {
+    if (role === 'learner') {
+      const seated = { person: joiner.person, way: 'registry' as const };
+      doing.join = { ...doing.join, learners: [...doing.join.learners, seated] };
     }
-    link(doing, person, personId, { isThere: true, kept: [] });
-    return null;
+    return 'in';
   }
-  const whole = await em.findOneOrFail(PersonRow, { id: personId });
-  const member = memberFrom(course, person, personId);
-  writeMember(writingOf(doing, new Map([[personId, whole]])), member);
-  link(doing, person, personId, { isThere: true, kept: [] });
-  seated(doing, person, personId);
-  doing.news.push(stepNews('came', person));
-  return { ...member, isPlace: whole.placeIn !== null };
+  if (answer.isIn) return 'waits';
+  await em.flush();
+  await waitFor(em, courseId, { id: joiner.person }, 'registry', answer, now);
+  const waiting = { person: joiner.person, way: 'registry' as const, line: answer.line };
+  doing.join = { ...doing.join, waiting: [...doing.join.waiting, waiting] };
+  doing.news.push(stepNews('waits', person));
+  return 'waits';
 }
 
-function seated(doing: Doing, { role }: RegistryPerson, person: string): void {
-  if (role !== 'learner') return;
-  doing.join = { ...doing.join, learners: [...doing.join.learners, { person, way: 'registry' }] };
+async function comes(doing: Doing, person: RegistryPerson, key: string | null): Promise<RosterMember | null> {
+  const { em, loaded } = doing;
+  const account = key === null ? takeAccount(doing.accounts, person) : null;
+  const personId = key ?? account ?? randomUUID();
+  const known = account === null && key === null ? null : await em.findOne(PersonRow, { id: personId });
+  if (known === null) doing.unknown.add(personId);
+  const joiner = { ...joinerOf(known, null, EMPTY_HANDED), person: personId };
+  const how = await admit(doing, joiner, person, person.role);
+  if (how === 'outside') return null;
+  link(doing, person, personId, { isThere: true, kept: [] });
+  if (how === 'waits') return null;
+  const whole = await em.findOneOrFail(PersonRow, { id: personId });
+  const member = memberFrom(loaded.course, person, personId);
+  writeMember(writingOf(doing, new Map([[personId, whole]])), member);
+  doing.news.push(stepNews('came', person));
+  return { ...member, isPlace: whole.placeIn !== null };
 }
 
 type Standing = Extract<FollowStep, { kind: 'returns' | 'stands' }>;
@@ -247,35 +260,13 @@ async function returns(
   doing: Doing,
   { person, member, changes, kept }: Standing,
 ): Promise<RosterMember | null> {
-  const { em, loaded, plan, now } = doing;
-  const whole = await em.findOneOrFail(PersonRow, { id: member.key });
+  const whole = await doing.em.findOneOrFail(PersonRow, { id: member.key });
   const row = doing.standing.rows.get(member.key) ?? null;
-  const role = member.role;
-  const answer = canJoin(
-    doing.join,
-    joinerOf(whole, row, EMPTY_HANDED),
-    wayOf(plan, 'registry', role),
-    Date.parse(now),
-  );
-  if (answer.can === 'no') {
-    doing.expected.set(answer.because, (doing.expected.get(answer.because) ?? 0) + 1);
-    if (answer.until !== null) doing.next = Math.min(doing.next ?? Infinity, answer.until);
-    return null;
-  }
-  if (answer.can === 'wait') {
-    if (answer.isIn) return null;
-    await waitFor(em, loaded.course.id, { id: member.key }, 'registry', answer, now);
-    doing.join = {
-      ...doing.join,
-      waiting: [...doing.join.waiting, { person: member.key, way: 'registry', line: answer.line }],
-    };
-    doing.news.push(stepNews('waits', person));
-    return null;
-  }
+  const joiner = { ...joinerOf(whole, row, EMPTY_HANDED), person: member.key };
   const next: RosterMember = { ...changed(member, changes), state: 'in', isListed: true };
+  if ((await admit(doing, joiner, person, next.role)) !== 'in') return null;
   writeMember(writingOf(doing), next);
   link(doing, person, member.key, { isThere: true, kept });
-  seated(doing, person, member.key);
   doing.news.push(stepNews('returned', person));
   return next;
 }
