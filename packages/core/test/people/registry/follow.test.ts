@@ -210,6 +210,14 @@ describe('who the registry has', () => {
     expect(
       toldOf(followRegistry(given(left(4), members, links))).filter((one) => one.startsWith('goes')),
     ).toHaveLength(4);
+    // Five of twenty-four are no large part.
+    const wide = Array.from({ length: 24 }, (_, at) => `w${at}`);
+    const few = given(
+      wide.slice(5).map((key) => person(key)),
+      wide.map((key) => member(key)),
+      wide.map((key) => linked(key)),
+    );
+    expect(followRegistry(few).held).toEqual([]);
     const many = followRegistry(given(left(5), members, links));
     expect(many.held.map(({ key }) => key)).toEqual(keys.slice(0, 5));
     expect(toldOf(many).filter((one) => one.startsWith('goes'))).toEqual([]);
