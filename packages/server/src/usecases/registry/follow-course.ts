@@ -4,7 +4,6 @@ import { planCourse } from '@itinerary/core';
 import type { CoursePlan, Role } from '@itinerary/core';
 import { calledOf, canJoin, changed, followRegistry, wayIn, wayOf } from '@itinerary/core/people';
 import type {
-  Following,
   FollowStep,
   JoinCourse,
   Joiner,
@@ -21,7 +20,6 @@ import {
   RegistryAnswerRow,
   RegistryFollowRow,
   RegistryLinkRow,
-  RegistryNewsRow,
   RegistryReadingRow,
   RegistryStandingRow,
   WaitingRow,
@@ -36,19 +34,18 @@ import { mustKeepInstructor } from '../members/lists/keep-instructor.ts';
 import { readRoster, writeMember } from '../members/lists/roster-rows.ts';
 import type { RosterRows, Writing } from '../members/lists/roster-rows.ts';
 import { calledBy, freeAccounts, memberFrom, placeFor, takeAccount } from './bring-in.ts';
+import { noteStanding } from './note-standing.ts';
+import type { Noted } from './note-standing.ts';
 import { peopleFollowed } from './people-followed.ts';
 import { fieldsOf, keptFields } from './said-of.ts';
 import { EMPTY_HANDED } from '../joining/join-facts.ts';
 
 /** What is done step by step, and what it comes to. */
-interface Doing {
-  readonly em: EntityManager;
-  readonly loaded: LoadedCourse;
+interface Doing extends Noted {
   readonly plan: CoursePlan;
   readonly standing: RosterRows;
   readonly links: ReadonlyMap<string, RegistryLinkRecord>;
   readonly accounts: Map<string, string>;
-  readonly now: string;
   join: JoinCourse;
   readonly news: RegistryStep[];
   readonly expected: Map<string, number>;
@@ -150,7 +147,7 @@ export async function followLoaded(
   mustKeepInstructor(after);
   await em.flush();
   await claimIn(em, courseId, institutionId);
-  await note(doing, following, people, reading.readAt);
+  await noteStanding(doing, following, people, reading.readAt);
   // Also that nothing has changed: when it was read is shown.
   await announce(em, { course: courseId, seq: row.seq });
 }
@@ -308,42 +305,4 @@ async function goes(
   const next: RosterMember = { ...member, state: 'out' };
   writeMember(writingOf(doing), next);
   return next;
-}
-
-/** What there is to say of it until the next time. */
-async function note(
-  { em, loaded, now, news, expected, next }: Doing,
-  { questions, broken, held }: Following,
-  people: readonly RegistryPerson[],
-  readAt: string,
-): Promise<void> {
-  const courseId = loaded.course.id;
-  const known = new Map((await em.find(RegistryLinkRow, { courseId })).map((one) => [one.registryId, one]));
-  const values = {
-    followedAt: now,
-    nextAt: next,
-    listed: people.filter(({ role }) => role === 'learner').length,
-    expected: [...expected].map(([because, count]) => ({ because, count })),
-    questions: questions.map((question) => ({
-      entries: (question.kind === 'conflict' ? question.entries : [question.entry]).map(({ key, row }) => ({
-        key,
-        name: calledOf(row),
-        id: row.id ?? '',
-        address: row.address ?? '',
-      })),
-      members: question.members.map((one) => ({ key: one.key, name: calledOf(one) || (one.address ?? '') })),
-    })),
-    broken: broken.map((one) => {
-      const said = known.get(one.registry)?.said;
-      const isKept = said !== undefined && calledBy(said) !== calledBy(one);
-      return { name: calledBy(one), known: isKept ? calledBy(said) : null };
-    }),
-    held: held.map(({ said }) => ({ registry: said.registry, name: calledBy(said) })),
-  };
-  const row = await em.findOne(RegistryStandingRow, { courseId });
-  if (row === null) em.persist(em.create(RegistryStandingRow, { courseId, ...values }));
-  else em.assign(row, values);
-  if (news.length > 0)
-    em.persist(em.create(RegistryNewsRow, { courseId, at: now, readAt, steps: [...news] }));
-  await em.flush();
 }
