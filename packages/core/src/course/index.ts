@@ -61,6 +61,7 @@ export {
   domainSchema,
 } from './schema/joining-schema.ts';
 export type { Price, SwitchedWay, WayIn } from './schema/joining-schema.ts';
+export { nextPlace } from './next-place.ts';
 export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
 export {
   changedBySchema,

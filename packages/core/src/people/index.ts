@@ -6,7 +6,7 @@ export type { Certainty, Doubt, ListColumn, ListRole, ListRow, Named } from './l
 export type { ColumnGuess } from './lists/columns.ts';
 export { MAX_LIST_COLUMNS, MAX_LIST_LENGTH, MAX_LIST_ROWS, refuseList } from './lists/limits.ts';
 export type { ListRefusal } from './lists/limits.ts';
-export { BUNDLE_FILES, bundleList } from './lists/bundle.ts';
+export { BUNDLE_FILES, bundleList, roleOfRegistry } from './lists/bundle.ts';
 export type { BundleFile } from './lists/bundle.ts';
 export { tableText } from './lists/table-text.ts';
 export { readList } from './lists/read-list.ts';

@@ -3,17 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { dealGroups, groupsFor, standingIn } from '../../src/people/index.ts';
 import type { Dealt } from '../../src/people/index.ts';
+import { randomness } from '../support/randomness.ts';
 
-/** The same numbers from the same beginning (mulberry32). */
-function randomFrom(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let one = Math.imul(state ^ (state >>> 15), 1 | state);
-    one = (one + Math.imul(one ^ (one >>> 7), 61 | one)) ^ one;
-    return ((one ^ (one >>> 14)) >>> 0) / 4294967296;
-  };
-}
 const empty = (many: number): readonly (readonly Dealt[])[] => Array.from({ length: many }, () => []);
 const spread = (counts: readonly number[]): number => Math.max(...counts) - Math.min(...counts);
 
@@ -31,7 +22,7 @@ describe('dealt', () => {
       .map((kinds) => kinds.map((of, at): Dealt => ({ person: `p${at}`, of })));
     fc.assert(
       fc.property(people, fc.integer({ min: 1, max: 9 }), fc.integer(), (all, groups, seed) => {
-        const dealt = dealGroups(all, empty(groups), randomFrom(seed));
+        const dealt = dealGroups(all, empty(groups), randomness(seed));
         expect(dealt.flat().sort()).toEqual(all.map(({ person }) => person).sort());
         expect(spread(dealt.map((group) => group.length))).toBeLessThanOrEqual(1);
         for (const kind of ['A', 'B', 'C', null]) {
@@ -46,14 +37,14 @@ describe('dealt', () => {
 
   test('the same beginning deals the same, and another something else', () => {
     const all = Array.from({ length: 12 }, (_, at): Dealt => ({ person: `p${at}`, of: null }));
-    const from = (seed: number): unknown => dealGroups(all, empty(3), randomFrom(seed));
+    const from = (seed: number): unknown => dealGroups(all, empty(3), randomness(seed));
     expect(from(1)).toEqual(from(1));
     expect(new Set([1, 2, 3, 4].map((seed) => JSON.stringify(from(seed)))).size).toBe(4);
   });
 
   test('nobody has a place of their own: over many deals each is everywhere about as often', () => {
     const all = Array.from({ length: 6 }, (_, at): Dealt => ({ person: `p${at}`, of: at < 3 ? 'A' : 'B' }));
-    const random = randomFrom(7);
+    const random = randomness(7);
     const counts = [0, 0, 0];
     for (let deal = 0; deal < 3000; deal += 1) {
       const at = dealGroups(all, empty(3), random).findIndex((group) => group.includes('p0'));
@@ -67,9 +58,9 @@ describe('dealt', () => {
       group.map((person): Dealt => ({ person, of: null })),
     );
     const all = ['e', 'f', 'g', 'h', 'i'].map((person): Dealt => ({ person, of: null }));
-    const added = dealGroups(all, standing, randomFrom(1));
+    const added = dealGroups(all, standing, randomness(1));
     expect(added.map((group) => group.length)).toEqual([0, 2, 3]);
-    expect(dealGroups(all, [], randomFrom(1))).toEqual([]);
+    expect(dealGroups(all, [], randomness(1))).toEqual([]);
   });
 });
 

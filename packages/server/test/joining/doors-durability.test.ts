@@ -26,7 +26,8 @@ import {
   VICTIMS,
 } from '../support/doors.ts';
 import type { Victim } from '../support/doors.ts';
-import { pause, randomness } from '../support/mortal.ts';
+import { randomness } from '../../../core/test/support/randomness.ts';
+import { pause } from '../support/mortal.ts';
 import { PEOPLE } from '../support/server.ts';
 
 /** Each of the five in turn. */

@@ -11,6 +11,7 @@ import { signatureOf } from '../../src/desk/payment-desk.ts';
 import { Till } from '../../src/standins/desk/till.ts';
 import { tillPage } from '../../src/standins/desk/till-page.ts';
 import { changeCourse, NOW, openCourse, serverOn, setting, signedIn, testServer } from '../support/server.ts';
+import { quietPort } from '../support/mortal.ts';
 import type { TestServer } from '../support/server.ts';
 
 const SECRET = 'between the desk and us';
@@ -58,19 +59,11 @@ const letters = async (): Promise<unknown[]> =>
     ({ kind }) => kind,
   );
 
-async function freePort(): Promise<number> {
-  const probe = createServer();
-  await new Promise<void>((resolve) => probe.listen(0, '127.0.0.1', resolve));
-  const { port } = probe.address() as AddressInfo;
-  await new Promise((resolve) => probe.close(resolve));
-  return port;
-}
-
 beforeAll(async () => {
   till = new Till({ secret: SECRET, file: null });
   deskHttp = createServer(tillPage(till, SECRET, () => 'http://desk.example'));
   await new Promise<void>((resolve) => deskHttp.listen(0, '127.0.0.1', () => resolve()));
-  const port = await freePort();
+  const port = await quietPort();
   const url = `http://127.0.0.1:${(deskHttp.address() as AddressInfo).port}`;
   server = await testServer({ clock, port, site: `http://127.0.0.1:${port}`, desk: { url, secret: SECRET } });
   [ines, noor, hye, kenji] = await Promise.all([

@@ -12,7 +12,8 @@ import { loadCourse } from '../../src/db/course-rows.ts';
 import { ChangeRow } from '../../src/db/entities.ts';
 import { connect } from '../../src/db/orm.ts';
 import { ALL } from '../../../core/test/support/runs.ts';
-import { killed, pause, quietPort, randomness, started, startMortalPostgres } from '../support/mortal.ts';
+import { randomness } from '../../../core/test/support/randomness.ts';
+import { killed, pause, quietPort, started, startMortalPostgres } from '../support/mortal.ts';
 import type { MortalPostgres } from '../support/mortal.ts';
 import { PEOPLE } from '../support/server.ts';
 

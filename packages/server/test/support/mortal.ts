@@ -33,17 +33,6 @@ export async function quietPort(): Promise<number> {
   }
 }
 
-/** Mulberry32: the kills come at the same moments of the stream each time, as far as a seed can say. */
-export function randomness(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
 export const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
 /** @param ready what it says once it can be used */

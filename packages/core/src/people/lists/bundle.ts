@@ -3,6 +3,7 @@
  * deleted is not there.
  */
 import Papa from 'papaparse';
+import type { ListRole } from './list-row.ts';
 import { tableText } from './table-text.ts';
 
 /** The files of a bundle that a list is made of, by name. */
@@ -17,11 +18,14 @@ const linesOf = (text: string): readonly Line[] =>
   );
 
 /** What OneRoster calls them, as lists do. */
-const ROLES: Readonly<Record<string, string>> = {
+const ROLES: Readonly<Record<string, ListRole>> = {
   student: 'learner',
   teacher: 'instructor',
   aide: 'assistant',
 };
+
+/** @returns null: somebody who is in no course of ours, such as a guardian */
+export const roleOfRegistry = (role: string): ListRole | null => ROLES[role.trim().toLowerCase()] ?? null;
 
 const HEADINGS = ['Student ID', 'Given name', 'Family name', 'E-mail', 'User name', 'Class', 'Role'];
 
@@ -46,7 +50,7 @@ export function bundleList(files: Partial<Readonly<Record<BundleFile, string>>>)
     person['email'] ?? '',
     person['username'] ?? '',
     inClass,
-    ROLES[role.trim().toLowerCase()] ?? role,
+    roleOfRegistry(role) ?? role,
   ];
   const rows =
     enrolments === undefined

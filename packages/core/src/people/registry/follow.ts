@@ -2,8 +2,8 @@
  * A reading of the registry against who is in a course (docs/semantics.md, The registry): who comes, returns, goes, and
  * what is said of them now. What staff have decided by hand stands, and is told.
  */
-import type { EntryChoice, ListChoicesMade, Question } from '../roster/reconcile.ts';
-import { entriesIn, isQuestion, reconcile } from '../roster/reconcile.ts';
+import type { ListChoicesMade, Question } from '../roster/reconcile.ts';
+import { isQuestion, reconcile } from '../roster/reconcile.ts';
 import type { MemberChange } from '../roster/changes.ts';
 import type { ListRow } from '../lists/list-row.ts';
 import type { Roster, RosterMember } from '../roster/roster.ts';
@@ -49,8 +49,8 @@ export interface FollowInput {
 }
 
 /** From so many on, and so large a part of whom the registry has brought, they are asked for. */
-export const MANY_GO = 5;
-export const LARGE_PART = 0.25;
+const MANY_GO = 5;
+const LARGE_PART = 0.25;
 
 function rowOf({ id, given, family, address, userName, role }: RegistryPerson, line: number): ListRow {
   return {
@@ -93,8 +93,8 @@ function stepOf(
   return { kind: 'returns', person, member, changes, kept };
 }
 
-/** The questions of an unknown row, by what it is chosen by. */
-function unknown(
+/** Whom no reading before has brought: found as the rows of a list are, among those whom the registry has not. */
+function strangersAmong(
   input: FollowInput,
   people: readonly RegistryPerson[],
 ): Pick<Following, 'steps' | 'questions'> {
@@ -173,13 +173,9 @@ export function followRegistry(input: FollowInput): Following {
     else if (member === undefined) steps.push({ kind: 'comes', person: said, key: linked.key });
     else steps.push(stepOf(said, linked, member, input.names));
   }
-  const { steps: first, questions } = unknown(input, strangers);
+  const { steps: first, questions } = strangersAmong(input, strangers);
   const leaders = leadersOf(input.roster);
   const standing = [...steps, ...first].map((step) => keepingLeader(step, leaders));
   const { leaving, held } = leavingOf(input, leaders);
   return { steps: [...standing, ...leaving], questions, broken, held };
 }
-
-/** Who is meant by a question, as it is shown and as it is answered. */
-export const askedIn = (question: Question): readonly string[] => entriesIn(question).map(({ key }) => key);
-export type { EntryChoice };

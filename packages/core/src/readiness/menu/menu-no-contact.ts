@@ -1,3 +1,4 @@
+import { nextPlace } from '../../course/next-place.ts';
 import type { Edit, FieldValue } from '../../course/edits/edits.ts';
 import type { Panel } from '../../course/schema/home-schema.ts';
 import type { Course } from '../../course/schema/schema.ts';
@@ -44,10 +45,9 @@ function onTheHomePage(course: Course): Edit {
     'contact',
     null,
   ];
-  const last = Math.max(0, ...Object.values(course.panels).map(({ at }) => at));
   const value: Panel =
     panel === null
-      ? { kind: 'contact', column: 'side', at: last + 1, shown: true }
+      ? { kind: 'contact', column: 'side', at: nextPlace(course.panels), shown: true }
       : { ...panel, shown: true };
   const was = panel as FieldValue;
   return { kind: 'set', target: course.id, field: `panels.${id}`, value: value as FieldValue, was };

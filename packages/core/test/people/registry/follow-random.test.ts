@@ -2,18 +2,8 @@
 import { expect, test } from '@jest/globals';
 import { changed, followRegistry } from '../../../src/people/index.ts';
 import type { FollowInput, FollowStep } from '../../../src/people/index.ts';
+import { randomness } from '../../support/randomness.ts';
 import { given, member, NAMES, person } from './given.ts';
-
-/** Mulberry32. */
-function randomness(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 /** As the server does it, without seats. */
 function carryOut(input: FollowInput, steps: readonly FollowStep[]): Pick<FollowInput, 'roster' | 'linked'> {

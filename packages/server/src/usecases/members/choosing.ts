@@ -1,6 +1,6 @@
 /** Groups that learners choose by themselves: one of each grouping, within its limit, and until its moment. */
 import type { ChooseGroup, ChoicesAnswer } from '@itinerary/contract';
-import { MAX_GROUPS, planFor, setTableEntry } from '@itinerary/core';
+import { MAX_GROUPS, nextPlace, planFor, setTableEntry } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { chosenGroupings, choosingUntil, groupsIn } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
@@ -157,9 +157,10 @@ async function ownGroup(
   const isThere = groupsIn(course, grouping).some((id) => course.groups[id]?.name === name);
   if (isThere)
     throw refuse('name', name, 'There is a group of this name already', 'a name that no group here has');
-  const last = Math.max(0, ...Object.values(course.groups).map(({ at }) => at));
   const id = randomUUID();
-  const edits = [setTableEntry(course, 'groups', id, { name, kind: 'group', at: last + 1, grouping })];
+  const edits = [
+    setTableEntry(course, 'groups', id, { name, kind: 'group', at: nextPlace(course.groups), grouping }),
+  ];
   const made = makeOwnChange(em, loaded, { id: randomUUID(), edits, author: person.id, at: now });
   if (!made.ok)
     throw refuse('name', name, 'No more groups can be made', `at most ${MAX_GROUPS} groups and classes`);

@@ -1,6 +1,6 @@
 /** A class made two, and two made one, as one act: whoever moves keeps everything. */
 import type { EditMembers } from '@itinerary/contract';
-import { MAX_GROUPS, setTableEntry } from '@itinerary/core';
+import { MAX_GROUPS, nextPlace, setTableEntry } from '@itinerary/core';
 import type { Course, Group } from '@itinerary/core';
 import { randomUUID } from 'node:crypto';
 import type { LoadedCourse } from '../../db/course-rows.ts';
@@ -48,8 +48,9 @@ export async function split(
       { path: `people.${at}`, value: people[at], expected: 'somebody who is in it' },
     ]);
   }
-  const last = Math.max(0, ...Object.values(course.groups).map((one) => one.at));
-  const edits = [setTableEntry(course, 'groups', into.id, { ...from, name: into.name, at: last + 1 })];
+  const edits = [
+    setTableEntry(course, 'groups', into.id, { ...from, name: into.name, at: nextPlace(course.groups) }),
+  ];
   const made = makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
   if (!made.ok) {
     throw new Failure('bad_input', 'In the body: into', [

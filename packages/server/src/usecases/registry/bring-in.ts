@@ -31,28 +31,6 @@ export function memberFrom(course: Course, person: RegistryPerson, key: string):
   };
 }
 
-/** The row of a person without an account, who has a place in this course alone. */
-export async function placeFor(
-  em: EntityManager,
-  { courseId, institutionId }: { readonly courseId: string; readonly institutionId: string },
-  person: RegistryPerson,
-  id: string,
-): Promise<void> {
-  em.persist(
-    em.create(PersonRow, {
-      id,
-      institutionId,
-      name: calledBy(person),
-      address: null,
-      kind: 'learner',
-      passwordHash: '',
-      demoPart: null,
-      placeIn: courseId,
-    }),
-  );
-  await em.flush();
-}
-
 /** Accounts with the addresses of these, but for those who are on the course or stand for somebody else of the registry. */
 export async function freeAccounts(
   em: EntityManager,

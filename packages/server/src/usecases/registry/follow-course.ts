@@ -26,19 +26,18 @@ import {
 } from '../../db/entities.ts';
 import type { RegistryLinkRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { joinCourse, joinerOf } from '../joining/join-facts.ts';
+import { EMPTY_HANDED, joinCourse, joinerOf } from '../joining/join-facts.ts';
 import { moveUp } from '../joining/line.ts';
 import { waitFor } from '../joining/seating.ts';
 import { claimIn } from '../members/lists/claim.ts';
 import { mustKeepInstructor } from '../members/lists/keep-instructor.ts';
-import { readRoster, writeMember } from '../members/lists/roster-rows.ts';
+import { addPlace, readRoster, writeMember } from '../members/lists/roster-rows.ts';
 import type { RosterRows, Writing } from '../members/lists/roster-rows.ts';
-import { calledBy, freeAccounts, memberFrom, placeFor, takeAccount } from './bring-in.ts';
+import { calledBy, freeAccounts, memberFrom, takeAccount } from './bring-in.ts';
 import { noteStanding } from './note-standing.ts';
 import type { Noted } from './note-standing.ts';
 import { peopleFollowed } from './people-followed.ts';
 import { fieldsOf, keptFields } from './said-of.ts';
-import { EMPTY_HANDED } from '../joining/join-facts.ts';
 
 /** What is done step by step, and what it comes to. */
 interface Doing extends Noted {
@@ -215,7 +214,8 @@ async function admit(
   const courseId = loaded.course.id;
   const { institutionId } = loaded.row;
   if (doing.unknown.delete(joiner.person)) {
-    await placeFor(em, { courseId, institutionId }, person, joiner.person);
+    addPlace(em, { courseId, institutionId }, memberFrom(loaded.course, person, joiner.person));
+    await em.flush();
   }
   if (answer.can === 'yes') {
     if (role === 'learner') {

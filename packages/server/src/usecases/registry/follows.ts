@@ -1,6 +1,6 @@
 /** Which classes of the registry a course follows: whoever says so has to teach them, or keep the institution's courses. */
 import type { FollowsRequest } from '@itinerary/contract';
-import { SHUT_WAY, setTableEntry } from '@itinerary/core';
+import { nextPlace, SHUT_WAY, setTableEntry } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../db/announce.ts';
@@ -110,7 +110,7 @@ function groupsFor(
   const made = new Map<string, string>();
   const edits: Edit[] = [];
   const used = new Set([...groupOf.values()]);
-  let last = Math.max(0, ...Object.values(course.groups).map(({ at }) => at));
+  let at = nextPlace(course.groups);
   for (const { id, asGroup } of wanted) {
     const has = groupOf.get(id) ?? null;
     if (!asGroup || (has !== null && course.groups[has] !== undefined)) continue;
@@ -123,9 +123,9 @@ function groupsFor(
       continue;
     }
     const group = randomUUID();
-    last += 1;
     made.set(id, group);
-    edits.push(setTableEntry(course, 'groups', group, { name, kind: 'class', at: last }));
+    edits.push(setTableEntry(course, 'groups', group, { name, kind: 'class', at }));
+    at += 1;
   }
   return { edits, made };
 }

@@ -1,5 +1,6 @@
 /** The registry read, and what it says kept whole in the place of what it said before: all of it, or nothing. */
 import type { RegistryReadingAnswer } from '@itinerary/contract';
+import { roleOfRegistry } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
 import { InstitutionRow, RegistryReadingRow } from '../../db/entities.ts';
 import { underInstitution } from '../../db/locks.ts';
@@ -11,12 +12,6 @@ import type { Collection, Registry, RegistryReading } from '../../registry/regis
 /** Rows that are written at a time. */
 const AT_ONCE = 5000;
 const MOST_TOLD = 20;
-
-const ROLES: Readonly<Record<string, string>> = {
-  student: 'learner',
-  teacher: 'instructor',
-  aide: 'assistant',
-};
 
 const trimmed = (text: string | null | undefined): string | null => {
   const tidy = (text ?? '').trim();
@@ -79,8 +74,8 @@ function tablesOf({ terms, courses, classes, users, enrolments }: RegistryReadin
       of: 'enrollments',
       columns: 'id text, class_id text, person_id text, role text',
       rows: enrolments.flatMap((one) => {
-        const role = ROLES[one.role.toLowerCase()];
-        return role === undefined
+        const role = roleOfRegistry(one.role);
+        return role === null
           ? []
           : [{ id: one.sourcedId, class_id: one.class.sourcedId, person_id: one.user.sourcedId, role }];
       }),

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 /** Groups and classes, how work is done in them, and whose names learners see. */
 import { IconPlus, IconX } from '@tabler/icons-vue';
-import { allLivingItems, isContent, livingSections, setField, setTableEntry } from '@itinerary/core';
+import {
+  allLivingItems,
+  isContent,
+  livingSections,
+  nextPlace,
+  setField,
+  setTableEntry,
+} from '@itinerary/core';
 import type { ChangedBy, Group, GroupWork, Names } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -30,7 +37,7 @@ function setGroup(id: string, next: Group | null): void {
   plan.change([setTableEntry(course.value, 'groups', id, next)]);
 }
 function add(): void {
-  const at = Math.max(0, ...groups.value.map(([, group]) => group.at)) + 1;
+  const at = nextPlace(course.value.groups);
   const count = groups.value.filter(([, group]) => group.kind === kind.value).length + 1;
   setGroup(newId(), {
     name: t(`setup.access.groups.new.${kind.value}`, { number: count }),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Learners dealt into new groups at random, by number or by size; what that comes to is said before. */
-import { MAX_GROUPS, setTableEntry } from '@itinerary/core';
+import { MAX_GROUPS, nextPlace, setTableEntry } from '@itinerary/core';
 import type { GroupCount } from '@itinerary/core/people';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -75,7 +75,7 @@ async function deal(): Promise<void> {
     { whom: whom.value, count: wanted, isBalanced: isBalanced.value && hasClasses.value },
     byChance,
   );
-  const last = Math.max(0, ...plan.groups.map(([, { at }]) => at));
+  const from = nextPlace(plan.course!.groups);
   const before = ofThese.value.filter(([, { kind }]) => kind === 'group').length;
   const made = dealt.map((people, at) => ({
     id: newId(),
@@ -83,7 +83,7 @@ async function deal(): Promise<void> {
     group: {
       name: t('setup.access.groups.new.group', { number: before + at + 1 }),
       kind: 'group' as const,
-      at: last + 1 + at,
+      at: from + at,
       ...(grouping.value === NONE ? {} : { grouping: grouping.value }),
     },
   }));

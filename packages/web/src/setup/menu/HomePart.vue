@@ -4,6 +4,7 @@ import { IconPlus } from '@tabler/icons-vue';
 import {
   courseView,
   isOnlyOnce,
+  nextPlace,
   onceLive,
   PANEL_KINDS,
   panelSchema,
@@ -103,9 +104,9 @@ const adding = computed<PanelKind>(() =>
     : (addable.value[0] ?? 'welcome'),
 );
 async function add(): Promise<void> {
-  const last = Math.max(0, ...Object.values(course.value.panels).map(({ at }) => at));
+  const at = nextPlace(course.value.panels);
   const id = newId();
-  plan.change([edit(id, panelSchema.parse({ kind: adding.value, column: 'main', at: last + 1 }))]);
+  plan.change([edit(id, panelSchema.parse({ kind: adding.value, column: 'main', at }))]);
   wanted.value = '';
   await keepFocus(id);
 }

@@ -1,5 +1,5 @@
 /** The menu of the course being set up: its entries, what learners get of each, and every act on them. */
-import { menuEntries, onceLive, reordered, resolveMenu, setEntry } from '@itinerary/core';
+import { menuEntries, nextPlace, onceLive, reordered, resolveMenu, setEntry } from '@itinerary/core';
 import type { Edit, Leads, MenuAnswer, MenuEntry } from '@itinerary/core';
 import type { ComputedRef } from 'vue';
 import { computed } from 'vue';
@@ -71,8 +71,14 @@ export function useMenu(): MenuHandle {
     const { course } = plan;
     if (course === null) return null;
     const id = newId();
-    const last = Math.max(0, ...Object.values(course.menu).map(({ at }) => at));
-    const entry: MenuEntry = { leads, names, at: last + 1, shown: true, staffOnly: false, removed: false };
+    const entry: MenuEntry = {
+      leads,
+      names,
+      at: nextPlace(course.menu),
+      shown: true,
+      staffOnly: false,
+      removed: false,
+    };
     return plan.change([setEntry(course, id, entry)]) ? id : null;
   }
 

@@ -117,6 +117,26 @@ function saidOf(member: RosterMember, person: Person): Named | null {
 const placeName = (member: RosterMember): string =>
   calledOf(member) || member.address || member.userName || member.id || '–';
 
+/** A person without an account, who is in this course alone; the caller flushes. */
+export function addPlace(
+  em: EntityManager,
+  { courseId, institutionId }: { readonly courseId: string; readonly institutionId: string },
+  member: RosterMember,
+): Person {
+  const place = em.create(PersonRow, {
+    id: member.key,
+    institutionId,
+    name: placeName(member),
+    address: null,
+    kind: 'learner',
+    passwordHash: '',
+    demoPart: null,
+    placeIn: courseId,
+  });
+  em.persist(place);
+  return place;
+}
+
 export interface Writing {
   readonly em: EntityManager;
   readonly course: Course;
@@ -139,18 +159,7 @@ export function writeMember(
   const personId = member.key;
   let person = standing.people.get(personId) ?? accounts.get(personId);
   if (person === undefined) {
-    const place = {
-      id: personId,
-      institutionId,
-      name: placeName(member),
-      address: null,
-      kind: 'learner' as const,
-      passwordHash: '',
-      demoPart: null,
-      placeIn: courseId,
-    };
-    person = em.create(PersonRow, place);
-    em.persist(person);
+    person = addPlace(em, { courseId, institutionId }, member);
   } else if (person.placeIn !== null) person.name = placeName(member);
   const row = standing.rows.get(personId);
   const values = {

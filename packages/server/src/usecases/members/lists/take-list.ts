@@ -1,6 +1,6 @@
 /** A class list taken into a course as one act: one transaction under the course's lock, taken once. */
 import type { ListCounts, SentRow, TakeList } from '@itinerary/contract';
-import { setTableEntry } from '@itinerary/core';
+import { nextPlace, setTableEntry } from '@itinerary/core';
 import type { Course, Edit, Group } from '@itinerary/core';
 import { addressKey, applyList, reconcile } from '@itinerary/core/people';
 import type { AppliedList, ListRow, Reconciliation } from '@itinerary/core/people';
@@ -173,8 +173,8 @@ async function makeGroups(
     }
   }
   if (missing.length === 0) return { course, ids: [] };
-  const last = Math.max(0, ...Object.values(course.groups).map(({ at }) => at));
-  const made = missing.map((group, at) => ({ id: randomUUID(), group: { ...group, at: last + 1 + at } }));
+  const from = nextPlace(course.groups);
+  const made = missing.map((group, at) => ({ id: randomUUID(), group: { ...group, at: from + at } }));
   const edits: Edit[] = made.map((one) => setTableEntry(course, 'groups', one.id, one.group));
   const applied = makeOwnChange(em, loaded, { id, edits, author: author.id, at: now });
   if (!applied.ok) {

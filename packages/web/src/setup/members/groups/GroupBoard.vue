@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The groups of one grouping side by side. Whoever is picked up is put down in another: by a press, or dragged there. */
 import { IconPlus } from '@tabler/icons-vue';
-import { setTableEntry } from '@itinerary/core';
+import { nextPlace, setTableEntry } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { newId } from '../../../stores/new-id.ts';
@@ -92,10 +92,9 @@ async function join(): Promise<void> {
   emit('said', t('setup.groupings.joined', { group: target.name }, count));
 }
 function add(): void {
-  const last = Math.max(0, ...plan.groups.map(([, { at }]) => at));
   const kind = props.kind ?? 'group';
   const name = t(`setup.access.groups.new.${kind}`, { number: columns.value.length });
-  const group = { name, kind, at: last + 1, grouping: props.grouping };
+  const group = { name, kind, at: nextPlace(plan.course!.groups), grouping: props.grouping };
   plan.change([setTableEntry(plan.course!, 'groups', newId(), group)]);
 }
 const sizeOf = ({ group, people }: BoardColumn): string =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Groupings side by side: who is where in each, who is nowhere, and whether learners choose by themselves. */
 import { IconPlus } from '@tabler/icons-vue';
-import { MAX_GROUPINGS, MAX_IN_GROUP, setTableEntry } from '@itinerary/core';
+import { MAX_GROUPINGS, MAX_IN_GROUP, nextPlace, setTableEntry } from '@itinerary/core';
 import type { GroupingPlan } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -29,9 +29,8 @@ const ofNone = computed(() =>
 const set = (id: string, next: GroupingPlan | null): void =>
   void plan.change([setTableEntry(course.value, 'groupings', id, next)]);
 function add(): void {
-  const last = Math.max(0, ...groupings.value.map(([, { at }]) => at));
   const name = t('setup.groupings.new', { number: groupings.value.length + 1 });
-  set(newId(), { name, at: last + 1, choice: null });
+  set(newId(), { name, at: nextPlace(course.value.groupings), choice: null });
 }
 type Choice = NonNullable<GroupingPlan['choice']>;
 const setChoice = (id: string, grouping: GroupingPlan, change: Partial<Choice>): void => {
