@@ -1,4 +1,4 @@
-/** Groupings side by side: learners choose until a group is full, and staff put people where they belong. */
+/** Divisions into groups side by side: learners choose until a group is full, and staff put people where they belong. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import {
@@ -28,9 +28,9 @@ test('groups by own choice fill, a group of their own is made, and staff move wh
   const { id } = await ownCourse(page, 'GROUPS-1');
   for (const find of ['noor', 'pavel', 'lupe']) await addLearner(page, id, find);
   await page.goto(`/setup/${id}/members`);
-  const part = page.getByRole('region', { name: 'Groupings' });
-  await part.getByRole('button', { name: 'Add a grouping' }).click();
-  await put(part.getByRole('textbox', { name: 'Name of the grouping' }), 'Lab teams');
+  const part = page.getByRole('region', { name: 'Divisions into groups' });
+  await part.getByRole('button', { name: 'Add a division' }).click();
+  await put(part.getByRole('textbox', { name: 'Name of the division' }), 'Lab teams');
   await part.getByRole('checkbox', { name: 'Learners choose their group by themselves' }).check();
   await put(part.getByRole('textbox', { name: 'Most in one group' }), '1');
   await part.getByRole('checkbox', { name: 'They may make groups of their own' }).check();

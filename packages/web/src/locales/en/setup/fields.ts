@@ -18,7 +18,7 @@ export default {
   visitors: '“visitors”',
   madeFor: '“made for”',
   bringAlong: '“bring along”',
-  groupings: 'grouping',
+  groupings: 'division into groups',
   ways: 'way to join',
   seats: 'seats',
   line: 'line',

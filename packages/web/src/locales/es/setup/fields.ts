@@ -18,7 +18,7 @@ export default {
   visitors: '«visitantes»',
   madeFor: '«pensado para»',
   bringAlong: '«para traer»',
-  groupings: 'agrupación',
+  groupings: 'reparto en grupos',
   ways: 'forma de entrar',
   seats: 'plazas',
   line: 'lista de espera',

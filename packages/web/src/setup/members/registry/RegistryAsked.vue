@@ -61,7 +61,7 @@ const said = (value: string, { field }: Difference): string =>
     </section>
     <section v-if="registry.questions.length > 0">
       <h3>{{ t('setup.registry.questions') }}</h3>
-      <ul>
+      <ul class="people">
         <template v-for="question in registry.questions" :key="question.entries[0]?.key ?? ''">
           <li v-for="entry in question.entries" :key="entry.key">
             <span>{{
@@ -90,7 +90,7 @@ const said = (value: string, { field }: Difference): string =>
     </section>
     <section v-if="registry.differs.length > 0">
       <h3>{{ t('setup.registry.differs') }}</h3>
-      <ul>
+      <ul class="people">
         <li v-for="one in registry.differs" :key="`${one.registry} ${one.field}`">
           <span>
             <strong>{{ one.name }}</strong> {{ fieldWords.name(one.field) }}
@@ -135,51 +135,12 @@ const said = (value: string, { field }: Difference): string =>
   </div>
 </template>
 
-<style scoped>
-.asked {
-  display: grid;
-  gap: 10px;
-  padding: 8px 12px;
-  border-inline-start: 4px solid var(--later);
-  background: var(--mist);
-}
+<style scoped src="../asked.css"></style>
 
+<style scoped>
 section {
   display: grid;
   gap: 4px;
   justify-items: start;
-}
-
-h3 {
-  font-size: 14.5px;
-}
-
-ul {
-  width: 100%;
-  max-height: 420px;
-  margin: 0;
-  padding: 0;
-  overflow-y: auto;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.failure {
-  color: var(--blocker);
 }
 </style>

@@ -1,11 +1,11 @@
 /** How the course stands with the registry, as the server has it: asked for, kept up to date, and what staff do. */
 import type { RegistryAnswer } from '@itinerary/contract';
-import { computed, onMounted, shallowRef } from 'vue';
+import { computed } from 'vue';
 import type { ComputedRef, Ref, ShallowRef } from 'vue';
 import { ask } from '../../../api/client.ts';
-import { useLive } from '../../../stores/live.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useAttempt } from '../use-attempt.ts';
+import { useStanding } from '../use-standing.ts';
 
 export interface RegistryHeld {
   /** Null: not there yet. */
@@ -23,28 +23,14 @@ export interface RegistryHeld {
 export function useRegistry(): RegistryHeld {
   const plan = usePlan();
   const params = computed(() => ({ course: plan.course?.id ?? '' }));
-  const registry = shallowRef<RegistryAnswer | null>(null);
-  const { failure: missing, attempt: first } = useAttempt();
+  const {
+    answer: registry,
+    missing,
+    take,
+    refresh,
+  } = useStanding<RegistryAnswer>(() => ask('GET /api/courses/{course}/registry', { params: params.value }));
   const { failure, isUnderWay, attempt } = useAttempt();
-  /** What was done meanwhile is newer than anything that was asked for before. */
-  let turn = 0;
-  const read = async (): Promise<void> => {
-    turn += 1;
-    const mine = turn;
-    const got = await ask('GET /api/courses/{course}/registry', { params: params.value });
-    if (mine === turn) registry.value = got;
-  };
-  const refresh = (): Promise<void> => read().catch(() => undefined);
-  onMounted(() => first(read));
-  useLive((heard) => {
-    const isOfThis = heard.kind === 'missed' || (heard.kind === 'course' && heard.id === params.value.course);
-    if (isOfThis) void refresh();
-  });
   const act = (work: () => Promise<RegistryAnswer>): Promise<boolean> =>
-    attempt(async () => {
-      const got = await work();
-      turn += 1;
-      registry.value = got;
-    });
+    attempt(async () => take(await work()));
   return { registry, missing, params, failure, isUnderWay, refresh, act };
 }

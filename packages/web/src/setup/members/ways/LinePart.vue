@@ -29,10 +29,10 @@ async function takeOut(person: string, name: string): Promise<void> {
 </script>
 
 <template>
-  <section v-if="ways !== null" class="line" aria-labelledby="ways-line">
+  <section v-if="ways !== null" class="line asked" aria-labelledby="ways-line">
     <template v-if="ways.held.length > 0">
       <h3>{{ t('setup.members.ways.waiting.held') }}</h3>
-      <ul>
+      <ul class="people">
         <li v-for="(one, index) in ways.held" :key="index">
           <strong>{{ one.name }}</strong>
           <span class="soft">{{
@@ -43,7 +43,7 @@ async function takeOut(person: string, name: string): Promise<void> {
     </template>
     <h3 id="ways-line">{{ t('setup.members.ways.waiting.title') }}</h3>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <ol>
+    <ol class="people">
       <li v-for="(one, index) in ways.waiting" :key="one.person">
         <span class="figures place">{{ t('setup.members.ways.waiting.place', { place: index + 1 }) }}</span>
         <strong>{{ one.name }}</strong>
@@ -65,47 +65,14 @@ async function takeOut(person: string, name: string): Promise<void> {
   </section>
 </template>
 
+<style scoped src="../asked.css"></style>
+
 <style scoped>
-.line {
-  display: grid;
-  gap: 6px;
-  padding: 10px 14px;
-  border-inline-start: 4px solid var(--later);
-  background: var(--card);
-}
-
-h3 {
-  font-size: 14.5px;
-}
-
-ul,
-ol {
-  display: grid;
-  max-height: 320px;
-  overflow-y: auto;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-  min-height: 36px;
-  border-bottom: 1px solid var(--rule);
-}
-
-li > :last-child:is(button) {
+.people > li > :last-child:is(button) {
   margin-inline-start: auto;
 }
 
 .place {
   min-width: 2.5ch;
-}
-
-.failure {
-  color: var(--blocker);
 }
 </style>

@@ -77,10 +77,10 @@ async function refuse(): Promise<void> {
 <template>
   <WayCard kind="request" :held="held">
     <template #always>
-      <div v-if="open.length > 0" id="field-requests" class="asking" tabindex="-1">
+      <div v-if="open.length > 0" id="field-requests" class="asked" tabindex="-1">
         <h3>{{ t('setup.members.ways.asking.title') }}</h3>
         <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-        <ul>
+        <ul class="people">
           <li v-for="one in open" :key="one.person">
             <CheckField
               :checked="standing.includes(one.person)"
@@ -140,7 +140,7 @@ async function refuse(): Promise<void> {
       </div>
       <details v-if="answered.length > 0">
         <summary>{{ t('setup.members.ways.asking.earlier') }}</summary>
-        <ul>
+        <ul class="people">
           <li v-for="one in answered" :key="one.person">
             <strong>{{ one.name }}</strong>
             <span class="soft">{{
@@ -170,44 +170,9 @@ async function refuse(): Promise<void> {
   </DialogBox>
 </template>
 
+<style scoped src="../asked.css"></style>
+
 <style scoped>
-.asking {
-  display: grid;
-  gap: 6px;
-  padding: 8px 12px;
-  border-inline-start: 4px solid var(--later);
-  background: var(--mist);
-}
-
-h3 {
-  font-size: 14.5px;
-}
-
-ul {
-  display: grid;
-  max-height: 420px;
-  overflow-y: auto;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  align-items: center;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-inline-start: auto;
-}
-
 .answer {
   flex: 1 0 100%;
   padding-inline-start: 28px;
@@ -216,9 +181,5 @@ li {
 
 .hint {
   font-size: 12.5px;
-}
-
-.failure {
-  color: var(--blocker);
 }
 </style>
