@@ -171,7 +171,7 @@ export default tseslint.config(
           patterns: [
             OTHER_PACKAGES,
             {
-              regex: '^@itinerary/(core(?!/kinds$)|contract)',
+              regex: '^@itinerary/(core(?!/(?:kinds|film)$)|contract)',
               allowTypeImports: true,
               message: "Learner's pages import types only.",
             },

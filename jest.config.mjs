@@ -17,7 +17,11 @@ export default {
       displayName: 'unit',
       setupFiles: ['<rootDir>/scripts/jest/browser.mjs'],
       // Vuetify's parts bring their style sheets along.
-      moduleNameMapper: { '\\.css$': '<rootDir>/scripts/jest/no-styles.mjs' },
+      moduleNameMapper: {
+        '\\.css$': '<rootDir>/scripts/jest/no-styles.mjs',
+        // What a browser gets of it, and not what Node would.
+        '^tus-js-client$': '<rootDir>/node_modules/tus-js-client/lib.es5/browser/index.js',
+      },
       testMatch: [
         '<rootDir>/packages/{core,contract,cli,web}/test/**/*.test.ts',
         '<rootDir>/scripts/test/**/*.test.ts',

@@ -15,6 +15,11 @@ const WITH_SERVER = {
   'answer-beside-worst': 'e2e/bench/beside.ts',
   'members-10000-vs-100': 'e2e/bench/members.ts',
   'join-vs-bare-commit': 'e2e/bench/join.ts',
+  'answer-vs-bare-commit': 'e2e/bench/answer.ts',
+  'act-vs-bare-commit': 'e2e/bench/deed.ts',
+  'grid-vs-sql': 'e2e/bench/deed.ts',
+  'thread-1000-vs-10': 'e2e/bench/thread.ts',
+  'handin-storm': 'e2e/bench/handin-storm.ts',
   'add-item-vs-arrow': 'e2e/bench/main-thread.ts',
   'stop-vs-arrow': 'e2e/bench/main-thread.ts',
 };

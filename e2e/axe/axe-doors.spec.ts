@@ -9,10 +9,12 @@ import {
   KENJI,
   NOOR,
   ownCourse,
+  LUPE,
   PAVEL,
   send,
   signedInAs,
   speak,
+  STAFF,
 } from '../support/people.ts';
 
 test.use({ trace: 'off' });
@@ -25,6 +27,7 @@ const PRICE = {
   amount: 12_000,
   reduced: { amount: 9000, until: { kind: 'fixed', day: '2027-03-01', time: null } },
   byKind: { teaching: null, staff: null, learner: 4000, visitor: null },
+  months: 1,
 };
 
 for (const language of ['en', 'es', 'fr', 'ar'] as const) {
@@ -126,5 +129,26 @@ for (const language of ['en', 'es', 'fr', 'ar'] as const) {
       await page.keyboard.press('Escape');
       await expect(dialog).toHaveCount(0);
     }
+    // Paid for a month of a course that goes on for longer.
+    await send(page, id, [
+      { id: 'room', edits: [set('seats', null, 1), set('dates.weeks', 52, 15), set('line', false, true)] },
+    ]);
+    await signedInAs(page, LUPE);
+    const { page: till } = (await post(`/api/join/to/${id}`, { way: 'paying', answer: null })) as {
+      page: string;
+    };
+    await request.post(till, { form: { act: 'paid' } });
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expect(async () => {
+      await page.goto(`/courses/${id}/members`);
+      await expect(page.locator('.period button')).toBeVisible({ timeout: 1000 });
+    }).toPass();
+    await clean(page, 'one’s own payment, on a phone');
+    await signedInAs(page, STAFF);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto('/desk');
+    await page.locator('header button').nth(1).click();
+    await expect(dialog).toBeVisible();
+    await clean(page, 'the order of names', '[role="dialog"]');
   });
 }

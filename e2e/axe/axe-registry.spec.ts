@@ -85,6 +85,12 @@ for (const language of ['en', 'es', 'fr', 'ar'] as const) {
       await page.keyboard.press('Escape');
       await expect(page.getByRole('dialog')).toHaveCount(0);
     }
+    await board.locator('.grouping').first().locator('button').last().click();
+    const dialog = page.getByRole('dialog');
+    await dialog.locator('textarea').first().fill(`Name\tGroup\n${PAVEL}\tWet\nNobody Known\tDry`);
+    await dialog.locator('.paste button').click();
+    await expect(dialog.locator('table')).toBeVisible();
+    await clean(page, 'groups from a list', '[role="dialog"]');
     await signedInAs(page, PAVEL);
     for (const width of [1280, 390]) {
       await page.setViewportSize({ width, height: 844 });

@@ -22,3 +22,18 @@ export async function cookieOf(base: string, isWanted: (person: DemoPerson) => b
   const cookies = entered.headers.getSetCookie();
   return cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
 }
+
+export type Asking = <T>(path: string, body?: unknown) => Promise<T>;
+
+/** Who leads courses, and asks; what is no answer is said. With a body it is a POST. */
+export async function asInstructor(base: string): Promise<Asking> {
+  const cookie = await cookieOf(base, ({ part }) => part === 'instructor');
+  const headers = { 'content-type': 'application/json', origin: base, cookie };
+  return async <T>(path: string, body?: unknown): Promise<T> => {
+    const sent = body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) };
+    const answer = await fetch(`${base}${path}`, { headers, ...sent });
+    if (!answer.ok)
+      throw new Error(`${path} answers ${answer.status}: ${(await answer.text()).slice(0, 300)}`);
+    return (await answer.json()) as T;
+  };
+}

@@ -5,22 +5,13 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { cookieOf } from './enter.ts';
+import { asInstructor, cookieOf } from './enter.ts';
 import { middle } from './middle.ts';
 
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');
 const cookie = await cookieOf(base, ({ part }) => part === 'instructor');
-const headers = { 'content-type': 'application/json', origin: base, cookie };
-
-async function asked<T>(path: string, body?: unknown): Promise<T> {
-  const answer = await fetch(`${base}${path}`, {
-    headers,
-    ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
-  });
-  if (!answer.ok) throw new Error(`${path} answers ${answer.status}: ${(await answer.text()).slice(0, 300)}`);
-  return (await answer.json()) as T;
-}
+const asked = await asInstructor(base);
 
 /** A course with so many, all by one list. */
 async function courseOf(many: number): Promise<string> {

@@ -4,6 +4,7 @@ import type { Page } from '@playwright/test';
 import {
   addLearner,
   allSaved,
+  choose,
   comeInAs,
   goLive,
   INES,
@@ -72,4 +73,48 @@ test('groups by own choice fill, a group of their own is made, and staff move wh
   await column('Group 1').getByRole('button', { name: NOOR }).dragTo(column('Kelp'));
   await expect(column('Kelp').getByRole('button', { name: NOOR })).toBeVisible();
   await expect(column('Group 1').getByRole('button', { name: NOOR })).toHaveCount(0);
+});
+
+test('groups from a list: its column is chosen, what it comes to is read, and everybody is where it has them', async ({
+  page,
+}) => {
+  await comeInAs(page, INES);
+  const { id } = await ownCourse(page, 'GROUPS-2');
+  for (const find of ['noor', 'pavel', 'lupe']) await addLearner(page, id, find);
+  await page.goto(`/setup/${id}/members`);
+  const part = page.getByRole('region', { name: 'Divisions into groups' });
+  await part.getByRole('button', { name: 'Add a division' }).click();
+  await put(part.getByRole('textbox', { name: 'Name of the division' }), 'Boats');
+  await part.getByRole('button', { name: 'Add a group', exact: true }).click();
+  await expect(part.getByRole('heading', { name: 'Group 1 0' })).toBeVisible();
+  await part.getByRole('button', { name: 'Groups from a list: Boats' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Groups from a list: Boats' });
+  const list = [
+    'Who\tBoat\tKnows knots',
+    `${NOOR}\tGroup 1\tyes`,
+    `${PAVEL}\tKittiwake\tno`,
+    'Lupe Arrieta\tKittiwake\tyes',
+    'Nobody Known\tKittiwake\tno',
+  ];
+  await dialog.getByRole('textbox', { name: 'Or paste: a table, or addresses' }).fill(list.join('\n'));
+  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  // Nothing in it says that its first line is headings.
+  await dialog.getByRole('checkbox', { name: 'Its first row is headings' }).check();
+  await choose(dialog.getByRole('combobox', { name: 'Column with the group' }), 'Boat');
+  await expect(dialog.getByText('One row is of nobody who learns here: Nobody Known (line 5)')).toBeVisible();
+  await expect(dialog.getByRole('row', { name: 'Group 1' })).toContainText('there already');
+  await expect(dialog.getByRole('row', { name: 'Kittiwake' })).toContainText('2made new');
+  await expect(dialog.getByText('3 learners come into a group')).toBeVisible();
+  // Whom only the name tells can be left out.
+  const byName = dialog.getByRole('checkbox', { name: 'whom only the name tells' });
+  await byName.uncheck();
+  await expect(dialog.getByRole('button', { name: 'Put them there' })).toBeDisabled();
+  await byName.check();
+  await dialog.getByRole('button', { name: 'Put them there' }).click();
+  await expect(dialog).toBeHidden();
+  const column = (name: string) => part.getByRole('group', { name, exact: true });
+  await expect(column('Group 1').getByRole('button', { name: NOOR })).toBeVisible();
+  await expect(column('Kittiwake').getByRole('button')).toHaveCount(2);
+  await page.reload();
+  await expect(column('Kittiwake').getByRole('button', { name: PAVEL })).toBeVisible();
 });

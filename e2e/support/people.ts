@@ -8,6 +8,7 @@ export const ADAEZE = 'Adaeze Okpara';
 export const NOOR = 'Noor Rahimi';
 export const PAVEL = 'Pavel Dvořan';
 export const KENJI = 'Kenji Morisawa';
+export const LUPE = 'Lupe Arrieta';
 /** Of the institution's staff. */
 export const STAFF = 'Marit Solvang';
 
@@ -21,8 +22,13 @@ export async function comeInAs(page: Page, name: string): Promise<void> {
 /** Ids of the demo's people, which are the same on every server of a run. */
 const ids = new Map<string, string>();
 
-/** As if they had come in before: for whoever goes on to a page of their own choosing. */
-export async function signedInAs({ request }: Page, name: string): Promise<void> {
+/**
+ * As if they had come in before: for whoever goes on to a page of their own choosing. A page of whoever was here would
+ * see that its session is over, and lead to signing in just as the next is on its way.
+ */
+export async function signedInAs(page: Page, name: string): Promise<void> {
+  const { request } = page;
+  await page.goto('about:blank');
   if (ids.size === 0) {
     const { people } = (await (await request.get('/api/demo/people')).json()) as {
       people: { id: string; name: string }[];

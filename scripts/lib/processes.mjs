@@ -112,7 +112,7 @@ export function closeOnEnd(close) {
 
 export function needNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 11)) {
-    stop(`Itinerary needs Node 20.11 or later; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    stop(`Itinerary needs Node 20.19 or later; this is ${process.versions.node}.`);
   }
 }

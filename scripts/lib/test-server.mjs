@@ -28,6 +28,10 @@ export async function ensureChromium() {
   }
 }
 
+/** A calendar program, by which what is sent to such programs is read. */
+export const ensureCalendarProgram = () =>
+  ensureDebianPackage('khal', () => existsSync('/usr/bin/khal'), 'khal');
+
 /** A server of its own, emptied and filled with the demo data. */
 export async function startTestPostgres() {
   say('Starting PostgreSQL for the tests');

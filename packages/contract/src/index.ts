@@ -28,6 +28,13 @@ export type {
 export { newCourseSchema } from './desk/schemas.ts';
 export type { CodeAnswer, DeskAnswer, DeskCourse, FoundCourse, NewCourseRequest } from './desk/schemas.ts';
 export type {
+  AllProgressAnswer,
+  GridAnswer,
+  LearnerAnswer,
+  MarkDone,
+  ProgressAnswer,
+} from './progress/schemas.ts';
+export type {
   ChangesAnswer,
   ChangesRequest,
   FaceFactsAnswer,
@@ -64,7 +71,14 @@ export type {
   StandingAnswer,
 } from './members/schemas.ts';
 export { MAX_ANSWER } from './joining/schemas.ts';
-export type { JoinAnswerSent, JoinBy, JoinedAnswer, JoinPageAnswer, OpenWay } from './joining/schemas.ts';
+export type {
+  JoinAnswerSent,
+  JoinBy,
+  JoinedAnswer,
+  JoinPageAnswer,
+  OpenWay,
+  RenewalAnswer,
+} from './joining/schemas.ts';
 export { MAX_INVITED, MAX_REASON } from './joining/ways-schemas.ts';
 export type {
   Decide,
@@ -99,6 +113,49 @@ export type {
   ReadCourseAnswer,
   ReadItemAnswer,
 } from './reading/schemas.ts';
+export { MAX_MARK_COMMENT } from './coursework/schemas.ts';
+export type {
+  DraftBody,
+  LookedAtAnswer,
+  MarkBody,
+  OwnWorkAnswer,
+  ReceiptAnswer,
+  WorkListAnswer,
+} from './coursework/schemas.ts';
+export type { WORK_ROUTES } from './coursework/routes.ts';
+export type { QUIZ_ROUTES } from './coursework/quiz/routes.ts';
+export type { TALK_ROUTES } from './coursework/talk/routes.ts';
+export type { OWN_ROUTES } from './own/routes.ts';
+export type { PROGRESS_ROUTES } from './progress/routes.ts';
+export { LOG_PAGE } from './own/schemas.ts';
+export type { AllNewsAnswer, FoundAnswer, NewsAnswer, OwnLogAnswer } from './own/schemas.ts';
+export type { AGENDA_ROUTES } from './agenda/routes.ts';
+export type { AgendaAnswer, AgendaThing, FeedAnswer } from './agenda/schemas.ts';
+export type { FILM_ROUTES } from './coursework/film/routes.ts';
+export type { FilmAnswer, WatchedAnswer, WatchedBody, WhoWatched } from './coursework/film/schemas.ts';
+export type { MEETING_ROUTES } from './coursework/meeting/routes.ts';
+export type { AttendanceAnswer, MeetingAnswer, SayAttended } from './coursework/meeting/schemas.ts';
+export type { SURVEY_ROUTES } from './coursework/survey/routes.ts';
+export type { OwnSurvey, SurveyTotals } from './coursework/survey/schemas.ts';
+export { MAX_POST, MAX_POST_FILES, POSTS_A_PAGE } from './coursework/talk/schemas.ts';
+export type {
+  LeadThread,
+  PostDraft,
+  PostDraftBody,
+  TalkAnswer,
+  ThreadAnswer,
+  WhoPosted,
+} from './coursework/talk/schemas.ts';
+export { MAX_LONG_ANSWER } from './coursework/quiz/schemas.ts';
+export type {
+  AlikeAnswers,
+  AnewAnswer,
+  KeptAnswer,
+  MarkAnswers,
+  OwnQuizAnswer,
+  QuizAnswer,
+  QuizListAnswer,
+} from './coursework/quiz/schemas.ts';
 export { ACCOUNT_ROUTES } from './accounts/routes.ts';
 export { ACCESS_ROUTES } from './access/routes.ts';
 export { DESK_ROUTES } from './desk/routes.ts';

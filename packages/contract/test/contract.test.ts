@@ -27,7 +27,7 @@ describe('routes', () => {
   test.each(routes.filter(([, { path }]) => path.includes('{course}')))(
     '%s needs a right in its course',
     (_name, { access }) => {
-      expect(['plan', 'state', 'members', 'read', 'knows']).toContain(access);
+      expect(['plan', 'state', 'members', 'mark', 'read', 'knows']).toContain(access);
     },
   );
 
@@ -42,7 +42,7 @@ describe('routes', () => {
 
   test('take a file as it is, or JSON, never both', () => {
     const files = routes.filter(([, { takesFile }]) => takesFile === true);
-    expect(files.map(([name]) => name)).toEqual(['upload']);
+    expect(files.map(([name]) => name)).toEqual(['upload', 'addWorkFile', 'addMarkFile', 'addPostFile']);
     for (const [, { body }] of files) expect(body).toBeUndefined();
   });
 
@@ -183,6 +183,6 @@ test('an address says whose it is: of those who plan a course, or of those who r
         .map(({ access }) => access),
     ),
   ];
-  expect([...rightsOf('/api/courses/{course}')].sort()).toEqual(['members', 'plan']);
+  expect([...rightsOf('/api/courses/{course}')].sort()).toEqual(['mark', 'members', 'plan']);
   expect(rightsOf('/api/learn/{course}')).toEqual(['read']);
 });

@@ -14,6 +14,8 @@ import type { Change, Course, CoursePlan } from '../src/index.ts';
 import { courseOfPages, courseOfWork, TIMES, WEEKDAYS } from './courses.ts';
 import { accessComparisons } from './access.ts';
 import { listComparisons } from './lists.ts';
+import { progressComparisons } from './progress.ts';
+import { quizComparisons } from './quizzes.ts';
 import { compare } from './measure.ts';
 import type { Comparison } from './measure.ts';
 
@@ -185,7 +187,13 @@ const COMPARISONS: readonly Comparison[] = [
 ];
 
 const wanted = process.argv[2];
-const all = [...COMPARISONS, ...(await accessComparisons()), ...listComparisons()];
+const all = [
+  ...COMPARISONS,
+  ...(await accessComparisons()),
+  ...listComparisons(),
+  ...quizComparisons(),
+  ...progressComparisons,
+];
 const chosen = all.filter(({ name }) => wanted === undefined || name === wanted);
 if (chosen.length === 0) {
   console.error(

@@ -23,13 +23,88 @@ export type { CalendarRow, HeldMeeting, PauseRow, Slot } from './calendar/rows.t
 export { datedPauses } from './calendar/pauses.ts';
 export { meetingsOf } from './calendar/meetings.ts';
 export { momentsOf, namedPauses, numberNodes, numberOf, planCourse } from './calendar/course-plan.ts';
-export type { CoursePlan, NamedPause, NodeMoments, SectionPlan } from './calendar/course-plan.ts';
+export type { CoursePlan, NamedPause, SectionPlan } from './calendar/course-plan.ts';
+export type { NodeMoments } from './calendar/node-moments.ts';
 export type { Resolved, ResolvedAt } from './calendar/moments.ts';
 export { lengthsOf } from './calendar/lengths.ts';
 export type { Length, Lengths, Term } from './calendar/lengths.ts';
 export { whatIf } from './calendar/what-if.ts';
 export type { Aside, Shift, ShiftVerdict, WhatIf, When } from './calendar/what-if.ts';
 export { convertFormat } from './calendar/convert.ts';
+export { fileGroupOf } from './coursework/file-groups.ts';
+export {
+  fileFault,
+  handInFault,
+  largestFile,
+  MAX_HANDED_TEXT,
+  NOTHING_HANDED,
+  receiptWords,
+  scoreOf,
+} from './coursework/hand-in.ts';
+export type { HandedFile, HandedIn, HandInFault, ReceiptFacts } from './coursework/hand-in.ts';
+export type { AttemptResult, Counts, Judged } from './coursework/quiz/judge.ts';
+export { likened } from './coursework/quiz/folding.ts';
+export { readQuestions, writeQuestions } from './coursework/quiz/notation.ts';
+export type { ReadBlock, Unread, WrittenQuestion } from './coursework/quiz/notation.ts';
+export { toNumber } from './coursework/quiz/rational.ts';
+export type { Rational } from './coursework/quiz/rational.ts';
+export type { Question, QuestionAnswer, QuestionKind } from './coursework/quiz/question.ts';
+export {
+  planned,
+  questionsOf,
+  readShare,
+  shareOfPoints,
+  worthOf,
+  written,
+} from './coursework/quiz/planned.ts';
+export type { AskedQuestion, Worth } from './coursework/quiz/planned.ts';
+export { asKind, newQuestion, QUESTION_KINDS, questionFault } from './coursework/quiz/making.ts';
+export type { QuestionFault } from './coursework/quiz/making.ts';
+export { drawn } from './coursework/quiz/drawing.ts';
+export {
+  renamed,
+  rightWords,
+  shownQuestion,
+  shownQuestionSchema,
+  solutionOf,
+  solutionSchema,
+  unnamed,
+} from './coursework/quiz/shown.ts';
+export type { Naming, ShownQuestion, Solution } from './coursework/quiz/shown.ts';
+export {
+  attemptEnd,
+  beginFault,
+  judgeAnew,
+  judgeAttempt,
+  resultOfJudged,
+  standingOf,
+} from './coursework/quiz/attempt.ts';
+export type { AttemptPoints, BeginFault, JudgedAnswer, QuizStanding } from './coursework/quiz/attempt.ts';
+export { alikeAs, answerWords } from './coursework/quiz/alike.ts';
+export { attemptWords } from './coursework/quiz/receipt.ts';
+export { figuresOf } from './coursework/quiz/statistics.ts';
+export type { QuestionFigures } from './coursework/quiz/statistics.ts';
+export { agendaEntrySchema, agendaOf, inOrder } from './agenda/entries.ts';
+export type { AgendaEntry } from './agenda/entries.ts';
+export { writeCalendar } from './agenda/icalendar.ts';
+export type { FedEntry } from './agenda/icalendar.ts';
+export { readChapters, writeChapters } from './coursework/film/chapters.ts';
+export type { ReadChapters } from './coursework/film/chapters.ts';
+export { MAX_CAPTIONS_BYTES, MAX_CUES, readCaptions } from './coursework/film/captions.ts';
+export type { CaptionMistake, Cue, ReadCaptions } from './coursework/film/captions.ts';
+export { readLength, writeLength } from './coursework/film/length.ts';
+export { isTooFast, MAX_RUNS, runsWithin, shareWatched, united } from './coursework/film/runs.ts';
+export type { Run } from './coursework/film/runs.ts';
+export { isAttending, meetingAt } from './coursework/meeting.ts';
+export type { Attended, MeetingPhase, MeetingTimes } from './coursework/meeting.ts';
+export { askedOf, MAX_OPEN, readAnswers, survives } from './coursework/survey/answers.ts';
+export type { Asked, SurveyAnswer, SurveyAnswers } from './coursework/survey/answers.ts';
+export { added, wholeBatches } from './coursework/survey/batches.ts';
+export type { Batch } from './coursework/survey/batches.ts';
+export { totalsOf } from './coursework/survey/totals.ts';
+export type { AskTotals } from './coursework/survey/totals.ts';
+export { handInWindow, punctualAt } from './coursework/window.ts';
+export type { HandInWindow, Punctual } from './coursework/window.ts';
 export { sectionLoads, totalMinutes } from './forecast/load.ts';
 export type { SectionLoad } from './forecast/load.ts';
 export { listOutcomes, workTable } from './forecast/outcomes.ts';
@@ -56,7 +131,8 @@ export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
 export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
-export { exceptionsFor, ownCourse } from './access/own-course.ts';
+export { exceptionsFor, ownCourse, timeFactor } from './access/own-course.ts';
+export { shutsAt } from './access/shuts.ts';
 export { heldAt, holdEdit, holdOver, learnersNode, planRelease, releaseEdit } from './access/holding.ts';
 export { instantOf } from './calendar/local-instant.ts';
 export type { OpeningPart } from './access/opening.ts';
@@ -90,7 +166,21 @@ export type { WaitReader } from './learner/waits.ts';
 export type { WaitView } from './views/course-view.ts';
 export type { NamedItem } from './views/course-view.ts';
 export { ownPlan } from './access/resolve.ts';
-export { isCompleted } from './progress/completed.ts';
+export { deedSchema, fold, lastRelated, NO_FACTS_YET, topOf } from './deeds/facts.ts';
+export type { Deed, DeedKind, Facts } from './deeds/facts.ts';
+export type { Done } from './deeds/done.ts';
+export { countedItems, countingFor, countingOf } from './progress/counting.ts';
+export type { CountedItem, CountedSection, Counting } from './progress/counting.ts';
+export { KEPT, ledgerOf } from './progress/ledger.ts';
+export type { Ledger, Reached } from './progress/ledger.ts';
+export { deedsOf, progress, progressAt, progressOf, sharesOf } from './progress/progress.ts';
+export type { ItemProgress, Part, Progress, SectionProgress, Shares } from './progress/progress.ts';
+export { reckon, step } from './progress/reckon.ts';
+export { feasibility } from './progress/feasible.ts';
+export type { Feasibility, Finish, Link } from './progress/feasible.ts';
+export { reasonsWhyNot } from './progress/reasons.ts';
+export type { ReasonBecause, Reason as ReasonWhyNot } from './progress/reasons.ts';
+export { cureOf } from './progress/cures.ts';
 export { institutionPageSchema } from './menu/institution.ts';
 export type { InstitutionPage } from './menu/institution.ts';
 export { areaOpen, menuEntries, NO_FACE_FACTS, resolveMenu } from './menu/resolve.ts';
@@ -106,6 +196,7 @@ export { reordered, setEntry } from './menu/edits.ts';
 export { compareMenus, takeAllOver, takeOver } from './menu/compare.ts';
 export type { Menu, MenuDifference } from './menu/compare.ts';
 export { offeredEntries, placeOf } from './menu/offered.ts';
+export { datedThings } from './home/ahead.ts';
 export { homeView, panelEntries, resolveHome } from './home/resolve.ts';
 export type { PanelAnswer, PanelReason } from './home/resolve.ts';
 export type { PanelView } from './views/home-view.ts';
@@ -135,7 +226,7 @@ export { lookView } from './look/view.ts';
 export type { LookView } from './look/view.ts';
 export { accessStateSchema } from './access/answer.ts';
 export { bareSectionSchema, courseViewSchema, itemViewSchema } from './views/course-view.ts';
-export { arrivalSchema, homeViewSchema } from './views/home-view.ts';
+export { aheadViewSchema, arrivalSchema, homeViewSchema } from './views/home-view.ts';
 export { menuViewSchema } from './views/menu-view.ts';
 export { announcementViewSchema, contactViewSchema, staffProfileSchema } from './views/messages-view.ts';
 export { momentViewSchema } from './views/moment-view.ts';

@@ -7,6 +7,7 @@ import type { Config } from './config/config.ts';
 import type { Database } from './db/orm.ts';
 import { connect, migrate } from './db/orm.ts';
 import { diskStore } from './files/file-store.ts';
+import { openPieces } from './files/pieces.ts';
 import { tidyFiles } from './usecases/files/tidy.ts';
 import { createApp } from './http/app.ts';
 import { openCleaning } from './text/cleaning.ts';
@@ -40,14 +41,18 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
   const store = diskStore(config.filesFolder);
+  const pieces = await openPieces(config.filesFolder);
   const tidying = setInterval(() => {
+    pieces
+      .tidy()
+      .catch((error: unknown) => log.warn({ err: error }, 'pieces of files could not be tidied up'));
     tidyFiles(database.em.fork(), store, config.clock.now()).catch((error: unknown) =>
       log.warn({ err: error }, 'files that nothing names could not be looked for'),
     );
   }, TIDY_MS);
   tidying.unref();
   const jobs = await openJobs(config, database, log);
-  const http = createServer(createApp({ config, database, pool, log, notices, cleaning }));
+  const http = createServer(createApp({ config, database, pool, log, notices, cleaning, pieces }));
   http.keepAliveTimeout = RESTS_MS;
   http.headersTimeout = HEADERS_MS;
   await new Promise<void>((resolve, reject) => {

@@ -7,7 +7,12 @@ import { ensureNpmPackages } from '../packages.mjs';
 import { bin, DATA, ROOT } from '../paths.mjs';
 import { closeOnEnd, command } from '../processes.mjs';
 import { say } from '../say.mjs';
-import { ensureChromium, startTestPostgres, startTestServer } from '../test-server.mjs';
+import {
+  ensureCalendarProgram,
+  ensureChromium,
+  startTestPostgres,
+  startTestServer,
+} from '../test-server.mjs';
 import { newTally } from './tally.mjs';
 import { partOf } from './words.mjs';
 
@@ -148,6 +153,7 @@ export async function everything(wanted) {
   mkdirSync(DATA, { recursive: true });
   await ensureNpmPackages();
   if (has('e2e')) await ensureChromium();
+  if (has('server')) await ensureCalendarProgram();
   const wantsServer = has('server') || has('e2e');
   const isWhole = wanted.files.length === 0;
   if (wantsServer || isWhole)

@@ -17,6 +17,7 @@ const ENTRIES = [
   /src\/standins\/[\w-]+\.ts$/,
   /src\/course\/schema\/kinds\.ts$/,
   /src\/typed\/zones\.ts$/,
+  /core\/src\/coursework\/film\/watched\.ts$/,
   /core\/src\/people\/index\.ts$/,
 ];
 /** Found by a pattern: messages are loaded by their language and area. */

@@ -1,5 +1,6 @@
 /** The desk, and new courses. */
 import {
+  aheadViewSchema,
   codeSchema,
   courseStateSchema,
   daySchema,
@@ -38,6 +39,8 @@ export const deskCourseSchema = z.object({
   /** What readiness finds; null for those who do not plan the course. */
   toSettle: z.object({ blockers: z.int(), advice: z.int() }).nullable(),
   learners: z.int().nullable(),
+  /** What is due, held or opening next for whoever learns there; null: nothing, or they do not. */
+  next: aheadViewSchema.nullable(),
   /** Its picture in lists; null: one is computed. */
   picture: deskPictureSchema,
   /** The colour that its theme is made from; null: the product's own. */

@@ -1,6 +1,7 @@
 /** Files and pictures of a course, and the library of pictures. */
-import { fileNameSchema, storableSchema } from '@itinerary/core';
+import { storableSchema } from '@itinerary/core';
 import { z } from 'zod';
+import { fileQuery } from '../shape/file-query.ts';
 import { course, pathId } from '../shape/route.ts';
 import {
   librarySchema,
@@ -19,7 +20,7 @@ export const FILES_ROUTES = {
     summary:
       'Upload a file: its bytes as the body, its name in the query; refused while it arrives when too large',
     params: course,
-    query: z.object({ name: fileNameSchema }),
+    query: fileQuery,
     takesFile: true,
     status: 201,
     answer: uploadAnswerSchema,

@@ -6,6 +6,7 @@ import {
   institutionPageBodySchema,
   institutionPagesSchema,
   menuTemplatesSchema,
+  nameOrderSchema,
   newMenuTemplateSchema,
   readHolidaysSchema,
 } from './schemas.ts';
@@ -29,6 +30,15 @@ export const INSTITUTION_ROUTES = {
     params: z.object({ holiday: pathId }),
     status: 200,
     answer: holidaysSchema,
+  },
+  setNameOrder: {
+    method: 'put',
+    path: '/api/institution/names',
+    access: 'institution',
+    summary: 'Say in which order names stand where people are looked up',
+    body: nameOrderSchema,
+    status: 200,
+    answer: nameOrderSchema,
   },
   setInstitutionPage: {
     method: 'put',

@@ -1,6 +1,7 @@
 /** What staff of the institution keep for all courses. */
 import { institutionPageSchema, menuEntrySchema, storableSchema, titleSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
+import { NAME_ORDERS } from '@itinerary/core/people';
 import { z } from 'zod';
 
 export const termSchema = z.object({
@@ -35,10 +36,14 @@ export const institutionSchema = z.object({
   holidays: z.array(holidaySchema),
   /** The largest upload that any course may allow, in megabytes. */
   largestUpload: z.int(),
+  /** In which names stand where people are looked up. */
+  nameOrder: z.enum(NAME_ORDERS),
   /** Its own pages, that menus can lead to; for those who are signed in. */
   pages: z.array(institutionPageSchema),
 });
 export type InstitutionAnswer = DeepReadonly<z.infer<typeof institutionSchema>>;
+
+export const nameOrderSchema = z.strictObject({ nameOrder: z.enum(NAME_ORDERS) });
 
 export const institutionPageBodySchema = institutionPageSchema.omit({ id: true });
 

@@ -2,7 +2,14 @@
 import { z } from 'zod';
 import { course } from '../shape/route.ts';
 import type { Route } from '../shape/route.ts';
-import { joinBySchema, joinedSchema, joinKeyParams, joinPageSchema } from './schemas.ts';
+import {
+  joinBySchema,
+  joinedSchema,
+  joinKeyParams,
+  joinPageSchema,
+  renewalSchema,
+  stopRenewalSchema,
+} from './schemas.ts';
 import {
   decidedSchema,
   decideSchema,
@@ -70,6 +77,25 @@ export const JOINING_ROUTES = {
     params: course,
     body: z.strictObject({}),
     status: 204,
+  },
+  renewal: {
+    method: 'get',
+    path: '/api/learn/{course}/renewal',
+    access: 'read',
+    summary: 'Until when one’s own payment counts, and what is taken then',
+    params: course,
+    status: 200,
+    answer: renewalSchema,
+  },
+  stopRenewal: {
+    method: 'put',
+    path: '/api/learn/{course}/renewal',
+    access: 'read',
+    summary: 'Want no other period, or want one again while this one lasts',
+    params: course,
+    body: stopRenewalSchema,
+    status: 200,
+    answer: renewalSchema,
   },
   waysIn: {
     method: 'get',

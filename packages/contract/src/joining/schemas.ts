@@ -58,7 +58,15 @@ export const joinPageSchema = z.object({
       /** The title of a course that has to be completed before. */
       after: z.string().nullable(),
       /** What it costs them, in the smallest unit; null: nothing is asked. `until` (ms): it is more from then on. */
-      price: z.object({ amount: z.int(), currency: z.string(), until: z.number().nullable() }).nullable(),
+      price: z
+        .object({
+          amount: z.int(),
+          currency: z.string(),
+          until: z.number().nullable(),
+          /** For so many months, and again after them; null: once. */
+          months: z.int().nullable(),
+        })
+        .nullable(),
       /** A seat is kept for them; `answer.until` says how long. */
       isOffered: z.boolean(),
       /** They have begun to pay, and a seat is kept meanwhile. */
@@ -97,3 +105,23 @@ export const joinedSchema = z.object({
   page: z.string().nullable(),
 });
 export type JoinedAnswer = DeepReadonly<z.infer<typeof joinedSchema>>;
+
+/** What somebody has paid for a period, and what becomes of it; null: nothing of theirs renews. */
+export const renewalSchema = z.object({
+  renewal: z
+    .object({
+      until: z.iso.datetime(),
+      /** In the smallest unit of the currency: what is taken for the next period. */
+      amount: z.int(),
+      currency: z.string(),
+      months: z.int(),
+      isStopped: z.boolean(),
+      /** The next period was refused: until `lapses` it can still be paid. */
+      isOwed: z.boolean(),
+      lapses: z.iso.datetime(),
+      zone: z.string(),
+    })
+    .nullable(),
+});
+export type RenewalAnswer = DeepReadonly<z.infer<typeof renewalSchema>>;
+export const stopRenewalSchema = z.strictObject({ stops: z.boolean() });

@@ -78,6 +78,10 @@ export const waysInSchema = z.object({
       state: z.enum(['begun', 'paid', 'refused', 'timed_out', 'late', 'taken_back']),
       at: z.iso.datetime(),
       receipt: z.int().nullable(),
+      /** For how long it counts; null: for good. */
+      paidUntil: z.iso.datetime().nullable(),
+      /** Whoever paid wants no other period. */
+      isStopped: z.boolean(),
     }),
   ),
   door: doorFactsSchema,

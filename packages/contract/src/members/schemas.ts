@@ -2,6 +2,7 @@
 import {
   idSchema,
   MAX_GROUPS,
+  factorSchema,
   momentSchema,
   personExceptionSchema,
   storableSchema,
@@ -102,6 +103,8 @@ export const ownMomentsSchema = z.strictObject({
   opens: momentSchema.nullable(),
   due: momentSchema.nullable(),
   until: momentSchema.nullable(),
+  /** In a quiz: so many times the usual time; null or missing: the usual. */
+  factor: factorSchema.nullish(),
 });
 export type OwnMoments = z.infer<typeof ownMomentsSchema>;
 

@@ -66,6 +66,8 @@ export const readCourseSchema = z.object({
   staff: z.array(z.string()),
   mayPlan: z.boolean(),
   isMember: z.boolean(),
+  /** A learner, to whom the course shows what they have done in it. */
+  showsLog: z.boolean(),
   home: homeViewSchema,
   /** Texts of its panels, by their hash. */
   texts: z.record(z.string(), z.string()),

@@ -18,6 +18,8 @@ export const problemCodes = [
   'members_changed',
   'cannot_join',
   'cannot_choose',
+  'cannot_hand_in',
+  'changed_elsewhere',
   'busy',
   'database_away',
   'internal',

@@ -18,7 +18,13 @@ export interface Route {
   readonly status: 200 | 201 | 204;
   readonly answer?: z.ZodType;
   /** Of an answer that is not JSON. */
-  readonly media?: 'text/csv' | 'application/octet-stream' | 'text/event-stream';
+  readonly media?:
+    | 'application/json'
+    | 'text/csv'
+    | 'text/calendar'
+    | 'text/plain'
+    | 'application/octet-stream'
+    | 'text/event-stream';
   /** It changes nothing of a course, or decides itself what it changes of one that is in the archive: those are read. */
   readonly whileArchived?: true;
   /** The body is a file as it is, not JSON. */

@@ -3,7 +3,9 @@
  * everybody worked out beforehand. An answer for one person is then one walk over the rows, so that ten thousand
  * learners of a course cost ten thousand walks and one plan.
  */
-import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
+import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
+import { endOf } from '../calendar/moments.ts';
+import type { NodeMoments } from '../calendar/node-moments.ts';
 import type { Item } from '../course/schema/items-schema.ts';
 import type { Course, CourseNode } from '../course/schema/schema.ts';
 import type { AccessState, Answer } from './answer.ts';
@@ -15,6 +17,7 @@ import { mayPlan, NOTHING_DONE } from './roles.ts';
 import type { Deeds, Viewer } from './roles.ts';
 import { boundsOf } from './window.ts';
 import { isHolder } from '../course/tree.ts';
+import { isContent } from '../course/schema/items-schema.ts';
 import { isContentKind } from '../course/schema/kinds.ts';
 
 export interface Row {
@@ -45,8 +48,6 @@ export interface Compiled {
   /** Every instant at which something may change by itself, rising, each once. */
   readonly instants: readonly number[];
 }
-
-const MINUTE_MS = 60_000;
 
 const compiled = new WeakMap<CoursePlan, Compiled>();
 
@@ -110,15 +111,11 @@ function rowOf(course: Course, node: CourseNode, above: number, moments: NodeMom
     notYetBelow: ofParts(notYet),
     overAt: overAt(moments),
     over: { state: node.rule?.then ?? 'look', because: 'over' },
-    counts: 'done' in node && node.done !== null,
+    counts: course.progress && isContent(node) && node.done !== null,
   };
 }
 
-/** An end given to the minute includes that minute; one given as a day has been resolved to the day's end. */
-function overAt({ until }: NodeMoments): number {
-  if (until?.kind !== 'at') return Infinity;
-  return until.time === null ? until.instant : until.instant + MINUTE_MS;
-}
+const overAt = ({ until }: NodeMoments): number => (until?.kind === 'at' ? endOf(until) : Infinity);
 
 function shutOf(course: Course, node: CourseNode, isLeaf: boolean): Answer | null {
   if (node.removed) return { state: 'absent', because: 'removed' };

@@ -4,7 +4,7 @@
  *
  * A condition whose moment has no date says nothing, in an *any* as in an *all*: a finding, never a guess.
  */
-import type { NodeMoments } from '../calendar/course-plan.ts';
+import type { NodeMoments } from '../calendar/node-moments.ts';
 import type { Resolved } from '../calendar/moments.ts';
 import type { Condition, ConditionGroup, SingleCondition } from '../course/schema/access-schema.ts';
 import { isGroup } from '../course/rules.ts';
@@ -32,8 +32,9 @@ function single(condition: SingleCondition, next: () => Resolved | undefined): M
     case 'before':
       return IN_COURSE;
     case 'done': {
-      const { items } = condition;
-      return ({ deeds }) => isMet(items.every((item) => deeds.done.has(item)));
+      const { items, days = 0 } = condition;
+      if (days === 0) return ({ deeds }) => isMet(items.every((item) => deeds.done.has(item)));
+      return ({ deeds }) => doneAndPassed(items, days, deeds);
     }
     case 'scored': {
       const { item, least } = condition;
@@ -45,6 +46,18 @@ function single(condition: SingleCondition, next: () => Resolved | undefined): M
     }
   }
 }
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** The instant that lies so many days after the last of them was done; infinity: one of them is not done. */
+export function doneAndPassed(items: readonly string[], days: number, { done, since }: Deeds): number {
+  const from = items.map((item) => (done.has(item) ? (since?.get(item) ?? -Infinity) : Infinity));
+  return Math.max(...from) + days * DAY_MS;
+}
+
+/** How long after its doing a condition is met, in milliseconds. */
+export const laterBy = (condition: SingleCondition): number =>
+  condition.kind === 'done' ? (condition.days ?? 0) * DAY_MS : 0;
 
 function group(kind: ConditionGroup['kind'], parts: readonly (MetFrom | number)[]): MetFrom | number | null {
   if (parts.length === 0) return kind === 'all' ? -Infinity : null;

@@ -38,17 +38,23 @@ export function exceptionsFor(course: Course, viewer: Viewer): readonly PersonEx
     ...ofGroups.filter((one) => !isClass(one)).sort(later),
     ...[...exceptions].sort(later),
   ];
-  for (const { node, opens, due, until, at } of rising) {
+  for (const { node, opens, due, until, factor, at } of rising) {
     const before = found.get(node);
     found.set(node, {
       node,
       opens: opens ?? before?.opens ?? null,
       due: due ?? before?.due ?? null,
       until: until ?? before?.until ?? null,
+      factor: factor ?? before?.factor ?? null,
       at,
     });
   }
   return [...found.values()].sort((a, b) => (a.node < b.node ? -1 : 1));
+}
+
+/** How much of the usual time this person has in a quiz. */
+export function timeFactor(course: Course, viewer: Viewer, node: string): number {
+  return exceptionsFor(course, viewer).find((one) => one.node === node)?.factor ?? 1;
 }
 
 function withExceptions(course: Course, own: readonly PersonException[]): Course {

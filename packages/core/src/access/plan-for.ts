@@ -42,9 +42,11 @@ function asksForJoining(course: Course): boolean {
 function asksIt(node: CourseNode): boolean {
   const { opens, rule } = node;
   const due = 'due' in node ? node.due : null;
+  const late = 'lateUntil' in node ? node.lateUntil : null;
   const held = 'held' in node ? node.held : null;
+  const byThen = 'done' in node && node.kind !== 'section' ? (node.done?.byThen ?? null) : null;
   const inRule = rule === null ? [] : [...momentsOfRule(rule.when), rule.until];
-  return [opens, due, held, ...inRule].some(isFromJoining);
+  return [opens, due, late, held, byThen, ...inRule].some(isFromJoining);
 }
 
 function isFromJoining(moment: PlannedMoment | null): boolean {

@@ -7,12 +7,14 @@
  */
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Course } from '../course/schema/schema.ts';
+import { singles } from '../course/rules.ts';
 import { subtree } from '../course/tree.ts';
 import type { Answer } from './answer.ts';
 import { lowest } from './answer.ts';
 import { compileAccess, walk } from './compile.ts';
 import type { Compiled } from './compile.ts';
 import { capsOfCourse } from './course-caps.ts';
+import { doneAndPassed, laterBy } from './opening.ts';
 import { ownCourse } from './own-course.ts';
 import { instantOf } from '../calendar/local-instant.ts';
 import { joinedDay, planFor } from './plan-for.ts';
@@ -138,11 +140,24 @@ export function instantsFor(
   const releases = Object.values(course.heldBack).flatMap(({ release }) =>
     release === null ? [] : [instantOf(course, release)],
   );
-  const { instants } = compileAccess(ownPlan(course, viewer, at, hint));
-  if (releases.length === 0) return instants;
+  const compiled = compileAccess(ownPlan(course, viewer, at, hint));
+  const after = laterOpenings(compiled, viewer);
+  const { instants } = compiled;
+  if (releases.length === 0 && after.length === 0) return instants;
   // What is released has moments of its own, which count from its release on.
   const later = releases.flatMap((release) => compileAccess(ownPlan(course, viewer, release, hint)).instants);
-  return [...new Set([...instants, ...releases, ...later])].sort((a, b) => a - b);
+  return [...new Set([...instants, ...after, ...releases, ...later])].sort((a, b) => a - b);
+}
+
+/** What opens some days after this person has done something. */
+function laterOpenings({ rows }: Compiled, { deeds }: Viewer): readonly number[] {
+  if (deeds?.since === undefined) return [];
+  return rows
+    .flatMap(({ node: { rule } }) => (rule === null ? [] : singles(rule.when)))
+    .flatMap((one) =>
+      one.kind === 'done' && laterBy(one) > 0 ? [doneAndPassed(one.items, one.days ?? 0, deeds)] : [],
+    )
+    .filter((instant) => Number.isFinite(instant));
 }
 
 function aheadOf(

@@ -1,5 +1,6 @@
 /** Who may do what in a course. Names that a course gives its roles change nothing here. */
 
+import type { Facts } from '../deeds/facts.ts';
 import type { PersonException } from '../course/schema/access-schema.ts';
 
 /** A member's role in one course; `null` for somebody who is not in it. */
@@ -11,10 +12,14 @@ export const ROLES: readonly Role[] = ['instructor', 'assistant', 'learner', 'vi
 export interface Deeds {
   /** Ids of items that are done. */
   readonly done: ReadonlySet<string>;
+  /** By item that is done, since when, in milliseconds since 1970-01-01T00:00Z; where nobody has said, since ever. */
+  readonly since?: ReadonlyMap<string, number>;
   /** By item, in percent of what can be reached. */
   readonly scores: ReadonlyMap<string, number>;
   /** Ids of other courses that they have completed. */
   readonly courses: ReadonlySet<string>;
+  /** By item, all that a done rule can ask about; missing: nobody in particular, of whom only what is done is said. */
+  readonly facts?: ReadonlyMap<string, Facts>;
 }
 
 export const NOTHING_DONE: Deeds = { done: new Set(), scores: new Map(), courses: new Set() };
@@ -43,12 +48,14 @@ export type Right =
   | 'state'
   /** Put people on the course and take them off. */
   | 'members'
+  /** Look at what learners hand in, and mark it. */
+  | 'mark'
   /** Read the course as a member. */
   | 'read';
 
 const RIGHTS: Readonly<Record<Role, readonly Right[]>> = {
-  instructor: ['plan', 'state', 'members', 'read'],
-  assistant: ['plan', 'read'],
+  instructor: ['plan', 'state', 'members', 'mark', 'read'],
+  assistant: ['plan', 'mark', 'read'],
   learner: ['read'],
   visitor: ['read'],
 };

@@ -325,7 +325,7 @@ function withoutException(
   const exception = id === null ? undefined : course.exceptions[id];
   if (id === null || exception === undefined) return null;
   const left = { ...exception, [field]: null };
-  const isEmpty = left.opens === null && left.due === null && left.until === null;
+  const isEmpty = left.opens === null && left.due === null && left.until === null && left.factor == null;
   return set(`exceptions.${id}`, isEmpty ? null : left, exception, course.id);
 }
 

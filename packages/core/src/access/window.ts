@@ -15,6 +15,12 @@ export interface Bounds {
   readonly closesAt: number | null;
 }
 
+/** From when on nobody can work in the course any more; infinity: always. */
+export function endOfWork(plan: CoursePlan): number {
+  const { closesAt } = boundsOf(plan);
+  return closesAt === null || plan.course.window.after === 'open' ? Infinity : closesAt;
+}
+
 export function boundsOf(plan: CoursePlan): Bounds {
   const { firstDay, lastDay, joined } = plan;
   const { dates } = plan.course;

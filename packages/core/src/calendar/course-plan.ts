@@ -8,27 +8,17 @@ import type { PlannedMoment } from '../course/schema/moment-schema.ts';
 import type { Item } from '../course/schema/items-schema.ts';
 import type { Course, CourseNode, Section } from '../course/schema/schema.ts';
 import { isForLearners, livingSections } from '../course/tree.ts';
-import { momentsOfRule } from '../course/rules.ts';
-import type { OpeningRule } from '../course/schema/access-schema.ts';
 import { toDayNumber } from './day-number.ts';
 import { resolveMoment } from './moments.ts';
 import type { Anchors, Days, Resolved, Use } from './moments.ts';
+import { byThenOf, dueOf, heldOf, leansOnOthers, ofRule } from './node-moments.ts';
+import type { NodeMoments } from './node-moments.ts';
 import { planSections } from './plan.ts';
 import type { Asked, Plan, PlannedSection, Span } from './plan.ts';
 import type { CalendarRow } from './rows.ts';
 import { zoneOf } from './zone.ts';
 import { traitsOf } from '../course/schema/kinds.ts';
 import { isHolder } from '../course/tree.ts';
-
-/** The moments of one section or item; those that it does not have are absent. */
-export interface NodeMoments {
-  readonly opens?: Resolved;
-  /** Of the conditions of its rule that name one, in the order in which they stand there. */
-  readonly from?: readonly Resolved[];
-  readonly until?: Resolved;
-  readonly due?: Resolved;
-  readonly held?: Resolved;
-}
 
 export interface SectionPlan extends PlannedSection {
   readonly section: Section;
@@ -253,38 +243,14 @@ function resolveSection(
     for (const item of items) {
       if (item.removed) continue;
       if (isHolder(item)) visit(item.items);
-      if ('due' in item && item.due !== null) add(item, { due: resolve(item.due, 'due', item.id) });
-      else if ('held' in item) add(item, heldOf(item.held, span, item.id, resolve));
-      else add(item, {});
+      const byThen = byThenOf(item, resolve);
+      if ('due' in item) add(item, { ...dueOf(item, resolve), ...byThen });
+      else if ('held' in item) add(item, { ...heldOf(item.held, span, item.id, resolve), ...byThen });
+      else add(item, byThen);
     }
   };
   visit(section.items);
   return { moments, leans };
-}
-
-type Resolve = (moment: PlannedMoment, use: Use, id: string) => Resolved;
-
-function ofRule(rule: OpeningRule | null, id: string, resolve: Resolve): NodeMoments {
-  if (rule === null) return {};
-  const from = momentsOfRule(rule.when).map((moment) => resolve(moment, 'opens', id));
-  return {
-    ...(from.length === 0 ? {} : { from }),
-    ...(rule.until === null ? {} : { until: resolve(rule.until, 'until', id) }),
-  };
-}
-
-/** A meeting item without a moment of its own is its section's meeting, where the format has them. */
-function heldOf(held: PlannedMoment | null, span: Span, id: string, resolve: Resolve): NodeMoments {
-  if (held !== null) return { held: resolve(held, 'held', id) };
-  const meeting = span.kind === 'slot' ? span.slot.meeting : null;
-  if (meeting === null) return {};
-  return { held: resolve({ kind: 'fixed', day: meeting.day, time: meeting.time }, 'held', id) };
-}
-
-function leansOnOthers(moment: PlannedMoment): boolean {
-  if (moment.kind !== 'relative') return false;
-  const { anchor } = moment;
-  return anchor.of === 'due' || (anchor.of === 'section' && anchor.section !== null);
 }
 
 /** The number of a section or item, or null. */

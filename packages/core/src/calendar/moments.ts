@@ -37,6 +37,10 @@ export type Resolved =
       readonly because: 'anchor' | 'circle' | 'missing';
     };
 
+/** An end given to the minute includes that minute; one given as a day has been resolved to the day's end. */
+export const endOf = ({ instant, time }: ResolvedAt): number =>
+  time === null ? instant : instant + MINUTE_MS;
+
 /** Days as day numbers, both included. */
 export interface Days {
   readonly first: number;

@@ -66,6 +66,34 @@ function readTable(zone: string, year: number): YearTable {
   return { at, offsets };
 }
 
+export interface OffsetChange {
+  /** Milliseconds since 1970-01-01T00:00Z. */
+  readonly at: number;
+  /** Offsets in milliseconds. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The offset at the beginning of the first year, and every change to the end of the last. */
+export function offsetChanges(
+  zone: string,
+  firstYear: number,
+  lastYear: number,
+): { readonly offset: number; readonly changes: readonly OffsetChange[] } {
+  const begin = fromCivil(firstYear, 1, 1) * DAY_MS;
+  const end = fromCivil(lastYear + 1, 1, 1) * DAY_MS;
+  const changes: OffsetChange[] = [];
+  for (let year = firstYear; year <= lastYear; year += 1) {
+    const { at, offsets } = tableOf(zone, year);
+    at.forEach((change, index) => {
+      const isNew = change > (changes.at(-1)?.at ?? -Infinity);
+      if (!isNew || change < begin || change >= end) return;
+      changes.push({ at: change, from: offsets[index] as number, to: offsets[index + 1] as number });
+    });
+  }
+  return { offset: zoneOf(zone).localOf(begin) - begin, changes };
+}
+
 /** Local time given as milliseconds, as if the zone were UTC. */
 function locateIn({ at, offsets }: YearTable, local: number): Located {
   // The last period that has begun by then, by the clocks of whichever side shows the earlier time.

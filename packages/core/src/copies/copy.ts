@@ -6,6 +6,7 @@ import { daysBetween } from '../calendar/days.ts';
 import { planCourse } from '../calendar/course-plan.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { OpeningRule } from '../course/schema/access-schema.ts';
+import type { DoneRule, SectionRule } from '../course/schema/progress-schema.ts';
 import type { Edit } from '../course/edits/edits.ts';
 import type { Item } from '../course/schema/items-schema.ts';
 import type { PlannedMoment } from '../course/schema/moment-schema.ts';
@@ -34,14 +35,26 @@ function copyNode<T extends CourseNode>(
   };
   const copy = <N extends CourseNode>(one: N): N => {
     const next: N = { ...one, id: ids.get(one.id) as string };
-    for (const field of ['opens', 'due', 'held'] as const) {
+    for (const field of ['opens', 'due', 'lateUntil', 'held'] as const) {
       const held = (one as Partial<Record<typeof field, PlannedMoment | null>>)[field];
       if (held !== undefined && held !== null) Object.assign(next, { [field]: moment(held) });
     }
+    if ('done' in one && one.done !== null) Object.assign(next, { done: copyDone(one.done, ids, moment) });
     if (one.rule !== null) Object.assign(next, { rule: copyRule(one.rule, ids, moment) });
     return isHolder(one) ? { ...next, items: livingItems(one).map((item): Item => copy(item)) } : next;
   };
   return copy(node);
+}
+
+/** What a section names and what is not in the copy stays what it was. */
+function copyDone(
+  done: DoneRule | SectionRule,
+  ids: ReadonlyMap<string, string>,
+  moment: (value: PlannedMoment) => PlannedMoment,
+): DoneRule | SectionRule {
+  if ('named' in done) return { ...done, named: done.named.map((id) => ids.get(id) ?? id) };
+  const { byThen = null } = done;
+  return byThen === null ? done : { ...done, byThen: moment(byThen) };
 }
 
 function copyRule(

@@ -8,7 +8,10 @@ import type { Mistake, Parsed } from './schema/basics.ts';
 import { ownContent } from './own-content.ts';
 import { checkNodes } from './parse-course.ts';
 import { courseSchema, wrongBefore } from './schema/schema.ts';
-import type { Course } from './schema/schema.ts';
+import type { DeepReadonly } from './schema/readonly.ts';
+import type { PlannedQuestion } from './schema/coursework/quiz-schema.ts';
+import type { CourseFileRef } from './schema/file-schema.ts';
+import type { Course, CourseNode } from './schema/schema.ts';
 import { subtree, topsOf, withoutTombstones } from './tree.ts';
 
 export const COURSE_FILE_FORMAT = 'itinerary-course';
@@ -39,10 +42,69 @@ export function textHashes(course: Course): readonly string[] {
   return [...new Set([...ownContent(course).texts, ...inItems].filter((hash) => hash !== null))];
 }
 
+type Changed = (file: CourseFileRef) => CourseFileRef | null;
+
+/**
+ * The one walk over the files that a node itself names: whoever adds a place for one to a kind of item adds it here.
+ *
+ * @param change null takes it out
+ */
+export function mapFiles<Node extends CourseNode>(node: Node, change: Changed): Node {
+  const one = (file: CourseFileRef | null): CourseFileRef | null => (file === null ? null : change(file));
+  const several = (files: readonly CourseFileRef[]): CourseFileRef[] =>
+    files.flatMap((file) => one(file) ?? []);
+  const changed = (): CourseNode => {
+    switch (node.kind) {
+      case 'file':
+        return { ...node, file: one(node.file) };
+      case 'video': {
+        const film = one(node.file);
+        const captions = node.captions.flatMap(({ language, file }) => {
+          const kept = one(file);
+          return kept === null ? [] : [{ language, file: kept }];
+        });
+        return { ...node, file: film, captions };
+      }
+      case 'assignment':
+        return { ...node, attachments: several(node.attachments), exampleFile: one(node.exampleFile) };
+      case 'quiz': {
+        const questions = Object.entries(node.questions).map(([id, question]) => [
+          id,
+          question.kind === 'single' || question.kind === 'several'
+            ? {
+                ...question,
+                choices: question.choices.map((choice) => ({ ...choice, picture: one(choice.picture) })),
+              }
+            : question,
+        ]);
+        return { ...node, questions: Object.fromEntries(questions) as typeof node.questions };
+      }
+      default:
+        return node;
+    }
+  };
+  return changed() as Node;
+}
+
+/** The files that a node itself names. */
+export function filesOf(node: CourseNode): readonly CourseFileRef[] {
+  const found: CourseFileRef[] = [];
+  mapFiles(node, (file) => {
+    found.push(file);
+    return file;
+  });
+  return found;
+}
+
+/** The pictures that are to be chosen from. */
+export function picturesOf(question: DeepReadonly<PlannedQuestion>): readonly CourseFileRef[] {
+  if (question.kind !== 'single' && question.kind !== 'several') return [];
+  return question.choices.flatMap(({ picture }) => picture ?? []);
+}
+
 /** The uploaded files that the course names: by hash, each once. */
 export function fileHashes(course: Course): readonly string[] {
-  const nodes = topsOf(course).flatMap((node) => subtree(node));
-  const inItems = nodes.flatMap((node) => ('file' in node && node.file !== null ? [node.file] : []));
+  const inItems = topsOf(course).flatMap((node) => subtree(node).flatMap(filesOf));
   return [...new Set([...ownContent(course).files, ...inItems].map(({ hash }) => hash))];
 }
 

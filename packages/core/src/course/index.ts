@@ -24,6 +24,30 @@ export {
 } from './schema/basics.ts';
 export type { Mistake, Parsed } from './schema/basics.ts';
 export {
+  FILE_GROUPS,
+  MAX_GRACE,
+  MAX_HANDED_FILES,
+  MAX_POINTS,
+  MAX_TRIES,
+  pointsSchema,
+  takesSchema,
+  USUAL_TAKES,
+} from './schema/coursework/work-schema.ts';
+export type { FileGroup, Takes } from './schema/coursework/work-schema.ts';
+export {
+  MAX_LIMIT,
+  MAX_PART,
+  MAX_PARTS,
+  MAX_POOLS,
+  MAX_ASKED,
+  MAX_QUESTIONS,
+  MAX_WAIT,
+  MAX_WHY,
+  questionSchema,
+  revealsSchema,
+} from './schema/coursework/quiz-schema.ts';
+export type { PlannedQuestion, Pool, Reveals } from './schema/coursework/quiz-schema.ts';
+export {
   datesSchema,
   eventSchema,
   formatSchema,
@@ -50,6 +74,7 @@ export type {
 } from './schema/dates-schema.ts';
 export {
   MAX_AMOUNT,
+  MAX_MONTHS,
   MAX_ANSWER_HOURS,
   MAX_DOMAINS,
   MAX_QUESTION,
@@ -66,8 +91,9 @@ export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.t
 export {
   changedBySchema,
   closedSchema,
-  doneRuleSchema,
   exceptionSchema,
+  factorSchema,
+  MAX_FACTOR,
   findableSchema,
   groupingSchema,
   groupSchema,
@@ -77,6 +103,7 @@ export {
   groupWorkSchema,
   localMomentSchema,
   MAX_CONDITIONS,
+  MAX_DAYS_AFTER,
   MAX_RULE_DEPTH,
   namesSchema,
   openingRuleSchema,
@@ -88,7 +115,6 @@ export type {
   Closed,
   Condition,
   ConditionGroup,
-  DoneRule,
   Exception,
   Findable,
   Group,
@@ -102,28 +128,75 @@ export type {
   SingleCondition,
   Visitors,
 } from './schema/access-schema.ts';
+export {
+  conditionBy,
+  conditionsOf,
+  courseRuleSchema,
+  DONE_BY,
+  doneRuleSchema,
+  isSeveral,
+  MAX_COURSE_PARTS,
+  MAX_NAMED,
+  MAX_POSTS_WANTED,
+  sectionRuleSchema,
+} from './schema/progress-schema.ts';
+export type {
+  CoursePart,
+  CourseRule,
+  DoneBy,
+  DoneCondition,
+  DoneRule,
+  Many,
+  SectionRule,
+  Want,
+} from './schema/progress-schema.ts';
 export { anchorSchema, momentSchema } from './schema/moment-schema.ts';
 export type { Anchor, PlannedMoment, ShiftUnit } from './schema/moment-schema.ts';
 export {
   accentSchema,
-  fileSchema,
   isContent,
   isPictureType,
   isWork,
   itemSchema,
+  MAX_EXAMPLE,
   MAX_FOLDER_DEPTH,
   MAX_ITEMS_PER_PARENT,
 } from './schema/items-schema.ts';
 export type {
   Accent,
+  Assignment,
   ContentItem,
+  Discussion,
   FiledItem,
-  CourseFileRef,
+  Film,
   Folder,
   Item,
   Leaf,
+  Meeting,
+  Quiz,
+  Survey,
   WorkItem,
 } from './schema/items-schema.ts';
+export { fileSchema, MAX_ATTACHMENTS } from './schema/file-schema.ts';
+export type { CourseFileRef } from './schema/file-schema.ts';
+export {
+  captionSchema,
+  MAX_CAPTIONS,
+  MAX_CHAPTER,
+  MAX_CHAPTERS,
+  MAX_SECONDS,
+} from './schema/coursework/film-schema.ts';
+export type { Caption, Chapter } from './schema/coursework/film-schema.ts';
+export { MAX_AFTERWARDS } from './schema/coursework/meeting-schema.ts';
+export {
+  LEAST_ANSWERS,
+  MAX_ASK,
+  MAX_ASKS,
+  MAX_CHOICE,
+  MAX_LEAST,
+  MAX_STEPS,
+} from './schema/coursework/survey-schema.ts';
+export type { Ask, AskKind } from './schema/coursework/survey-schema.ts';
 export {
   courseSchema,
   courseStateSchema,
@@ -172,10 +245,17 @@ export { changeSchema, editSchema, fieldValueSchema, MAX_EDITS, sameValue } from
 export type { Change, Edit, FieldValue, InsertEdit, MoveEdit, SetEdit } from './edits/edits.ts';
 export type { Refusal } from './edits/refusal.ts';
 export type { Applied } from './edits/refusal.ts';
-export { courseEntries, courseFields, nodeFields, readField, TEXT_FIELDS } from './edits/fields.ts';
+export {
+  courseEntries,
+  courseFields,
+  nodeEntries,
+  nodeFields,
+  readField,
+  TEXT_FIELDS,
+} from './edits/fields.ts';
 export { share } from './edits/share.ts';
 export { applyChange } from './edits/apply.ts';
-export { newCourse, newDates, newItem, newSection } from './new-course.ts';
+export { newCourse, newDates, newItem, newItemIn, newSection } from './new-course.ts';
 export type { NewCourse } from './new-course.ts';
 export { foldCode, proposeCode } from './codes.ts';
 export {
@@ -197,6 +277,9 @@ export {
   courseFileJsonSchema,
   courseFileSchema,
   fileHashes,
+  filesOf,
+  mapFiles,
+  picturesOf,
   MAX_TEXT,
   parseCourseFile,
   textHashes,
@@ -231,7 +314,6 @@ export {
   announcementSchema,
   contactSchema,
   MAX_ANNOUNCEMENTS,
-  MAX_ATTACHMENTS,
   MAX_CONTACTS,
 } from './schema/messages-schema.ts';
 export type { Announcement, Contact } from './schema/messages-schema.ts';
@@ -243,4 +325,12 @@ export { refusalSchema } from './edits/refusal.ts';
 export type { DeepReadonly } from './schema/readonly.ts';
 export { Bounded, BoundedBy } from './bounded.ts';
 export { WEEKDAYS } from './schema/basics.ts';
-export { setDates, setDatesEntry, setField, setMoment, setTableEntry } from './edits/making.ts';
+export {
+  setDates,
+  setDatesEntry,
+  setField,
+  setMoment,
+  setAsk,
+  setQuizEntry,
+  setTableEntry,
+} from './edits/making.ts';

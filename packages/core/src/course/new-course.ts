@@ -51,6 +51,17 @@ export function newItem<K extends ItemKind>(
   return { ...(BLANK[kind] as Extract<Item, { kind: K }>), ...given };
 }
 
+/** As `newItem`, counted as the course has it for new items of its kind. */
+export function newItemIn<K extends ItemKind>(
+  { usualDone }: Pick<Course, 'usualDone'>,
+  kind: K,
+  given: { readonly id: string; readonly title: string } & Partial<Extract<Item, { kind: K }>>,
+): Extract<Item, { kind: K }> {
+  const made = newItem(kind, given);
+  const usual = usualDone[kind] ?? null;
+  return 'done' in made && usual !== null && !('done' in given) ? { ...made, done: usual } : made;
+}
+
 export function newSection(given: { readonly id: string } & Partial<Section>): Section {
   return { ...BLANK_SECTION, ...given };
 }

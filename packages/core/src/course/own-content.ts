@@ -1,5 +1,5 @@
 /** The long texts and uploaded files that stand in the course itself, and in no item. */
-import type { CourseFileRef } from './schema/items-schema.ts';
+import type { CourseFileRef } from './schema/file-schema.ts';
 import type { CoursePicture } from './schema/look-schema.ts';
 import type { Course } from './schema/schema.ts';
 

@@ -5,19 +5,19 @@ import type { MomentView } from '../views/moment-view.ts';
 import type { CourseView, ItemView, SectionView } from '../views/course-view.ts';
 import type { AheadView, WeekView } from '../views/home-view.ts';
 
-/** Everything with a date, in the order of the dates. What is done is not ahead of anybody. */
-export function datedThings(view: CourseView): readonly AheadView[] {
-  const found: AheadView[] = [];
+type Dated = (what: AheadView['what'], node: ItemView | SectionView, moment: MomentView) => void;
+
+/** Everything with a date that this person gets, in the order of the course. */
+export function visitDated(view: CourseView, found: Dated): void {
   const add = (what: AheadView['what'], node: ItemView | SectionView, moment: MomentView | null): void => {
-    if (moment === null) return;
-    const kind = 'kind' in node ? node.kind : null;
-    found.push({ what, id: node.id, kind, number: node.number, title: node.title, moment });
+    if (moment !== null) found(what, node, moment);
   };
   const visit = (items: readonly ItemView[]): void => {
     for (const item of items) {
-      const isDone = item.done?.isDone === true;
-      if (isReadable(item.state) && !isDone) add('due', item, item.due);
-      if (isReadable(item.state)) add('held', item, item.held);
+      if (isReadable(item.state)) {
+        add('due', item, item.due);
+        add('held', item, item.held);
+      }
       if (item.state === 'named') add('opens', item, item.opens);
       visit(item.items);
     }
@@ -27,6 +27,25 @@ export function datedThings(view: CourseView): readonly AheadView[] {
     visit(section.items);
   }
   if (view.around !== null) visit([view.around]);
+}
+
+/** What this node is called, and what kind it is; null: a section. */
+export const calledIn = (
+  node: ItemView | SectionView,
+): Pick<AheadView, 'id' | 'kind' | 'number' | 'title'> => ({
+  id: node.id,
+  kind: 'kind' in node ? node.kind : null,
+  number: node.number,
+  title: node.title,
+});
+
+/** In the order of the dates. What is done is not ahead of anybody. */
+export function datedThings(view: CourseView): readonly AheadView[] {
+  const found: AheadView[] = [];
+  visitDated(view, (what, node, moment) => {
+    const isDone = what === 'due' && 'done' in node && node.done?.isDone === true;
+    if (!isDone) found.push({ what, ...calledIn(node), moment });
+  });
   return found.sort(byInstant);
 }
 

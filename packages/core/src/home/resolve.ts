@@ -104,7 +104,8 @@ function fill(id: string, panel: Panel, filling: Filling): PanelView | null {
     }
     case 'progress': {
       // Visitors and staff have nothing of their own to look at.
-      const share = viewer.role === 'learner' ? shareOf(plan, viewer) : null;
+      const isShown = viewer.role === 'learner' && course.progress && course.shareShown;
+      const share = isShown ? shareOf(plan, viewer) : null;
       return share === null ? null : { ...placed, kind: 'progress', share };
     }
     case 'week': {

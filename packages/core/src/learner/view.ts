@@ -9,23 +9,21 @@ import type { AccessState, Answer } from '../access/answer.ts';
 import { ownPlan, resolveAccess } from '../access/resolve.ts';
 import type { Access } from '../access/resolve.ts';
 import { allLivingItems, findNode } from '../course/tree.ts';
+import { NOTHING_DONE } from '../access/roles.ts';
 import type { Viewer } from '../access/roles.ts';
+import { termsOf } from '../coursework/terms.ts';
+import { doneBy, standingTo } from '../deeds/done.ts';
+import { NO_FACTS_YET } from '../deeds/facts.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
-import type { CoursePlan, NodeMoments, SectionPlan } from '../calendar/course-plan.ts';
+import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
+import type { NodeMoments } from '../calendar/node-moments.ts';
 import { momentIn } from '../calendar/plan.ts';
 import type { Moment } from '../calendar/plan.ts';
 import { momentView } from '../views/moment-view.ts';
 import { waitsOf } from './waits.ts';
 import type { WaitReader } from './waits.ts';
 import { told } from '../views/course-view.ts';
-import type {
-  CourseView,
-  DoneView,
-  ItemView,
-  PauseView,
-  SectionView,
-  WaitView,
-} from '../views/course-view.ts';
+import type { CourseView, DoneView, ItemView, PauseView, SectionView } from '../views/course-view.ts';
 import { isHolder } from '../course/tree.ts';
 
 interface Reader extends WaitReader {
@@ -122,7 +120,7 @@ export function unlistedItem(
 
 function sectionView(reader: Reader, now: Moment): SectionView {
   const { access, section: planned } = reader;
-  const { section, span, number, moments } = planned;
+  const { section, span, number } = planned;
   const slot = span.kind === 'slot' ? span.slot : null;
   const state = stateOf(access, section.id);
   return {
@@ -135,8 +133,7 @@ function sectionView(reader: Reader, now: Moment): SectionView {
     own: span.kind === 'own' ? { first: span.own.firstOwn, last: span.own.lastOwn } : null,
     meeting: slot?.meeting ?? null,
     current: slot !== null && now.kind === 'slot' && now.number === slot.number,
-    opens: state === 'named' ? momentView(moments.get(section.id)?.opens) : null,
-    waits: state === 'named' ? severalWaits(section, reader) : null,
+    ...(state === 'named' ? openingOf(section, reader) : NO_OPENING),
     state,
     items: itemViews(section.items, reader),
   };
@@ -153,7 +150,7 @@ const NONE: NodeMoments = {};
 function itemView(item: Item, reader: Reader): ItemView {
   const { access, section } = reader;
   const state = stateOf(access, item.id);
-  const { due, held, opens, until } = section.moments.get(item.id) ?? NONE;
+  const { due, held, until } = section.moments.get(item.id) ?? NONE;
   // Of what is only named, nothing but its name and its opening is told.
   const isOpen = state !== 'named';
   return {
@@ -169,8 +166,7 @@ function itemView(item: Item, reader: Reader): ItemView {
     place: isOpen && 'held' in item ? placeOf(item.place, section) : null,
     due: isOpen ? momentView(due) : null,
     held: isOpen ? momentView(held) : null,
-    opens: isOpen ? null : momentView(opens),
-    waits: isOpen ? null : severalWaits(item, reader),
+    ...(isOpen ? NO_OPENING : openingOf(item, reader)),
     until: state === 'open' ? momentView(until) : null,
     done: isOpen ? doneView(item, reader) : null,
     accent: 'accent' in item ? item.accent : null,
@@ -179,15 +175,37 @@ function itemView(item: Item, reader: Reader): ItemView {
   };
 }
 
-/** One moment alone is told as such. */
-function severalWaits(node: CourseNode, reader: Reader): WaitView | null {
-  const waits = waitsOf(node, reader.section.moments.get(node.id) ?? NONE, reader);
-  return waits === null || waits.kind === 'from' ? null : waits;
+type Opening = Pick<ItemView, 'opens' | 'waits'>;
+const NO_OPENING: Opening = { opens: null, waits: null };
+
+/** One moment alone is told as such, wherever it comes from. */
+function openingOf(node: CourseNode, reader: Reader): Opening {
+  const moments = reader.section.moments.get(node.id) ?? NONE;
+  const waits = waitsOf(node, moments, reader);
+  if (waits?.kind === 'from') return { opens: waits.moment, waits: null };
+  return { opens: momentView(moments.opens), waits };
 }
 
-function doneView(item: Item, { viewer }: Reader): DoneView | null {
-  if (!('done' in item) || item.done === null) return null;
-  return { by: item.done.by, isDone: viewer.deeds?.done.has(item.id) === true };
+function doneView(item: Item, { viewer, plan, section }: Reader): DoneView | null {
+  if (!plan.course.progress || !('done' in item) || item.done === null) return null;
+  const { facts, done, since } = viewer.deeds ?? NOTHING_DONE;
+  const terms = termsOf(item, section.moments.get(item.id) ?? NONE);
+  const own = facts?.get(item.id) ?? NO_FACTS_YET;
+  const standing = standingTo(item.done, own, terms);
+  const at = since?.get(item.id);
+  return {
+    match: standing.match,
+    conditions: standing.conditions.map(({ by, since: met, wants, has }) => ({
+      ...{ by, wants, has },
+      isMet: met !== null,
+    })),
+    isShown: plan.course.marksShown,
+    isTicked: own.ticked !== undefined,
+    isDone: done.has(item.id),
+    since: at === undefined || !Number.isFinite(at) ? null : new Date(at).toISOString(),
+    by: done.has(item.id) ? doneBy(item.done, own, terms).by : null,
+    byThen: momentView(section.moments.get(item.id)?.byThen),
+  };
 }
 
 function placeOf(own: string | null, { span }: SectionPlan): string | null {

@@ -4,10 +4,13 @@
  */
 import { isThere } from '../access/answer.ts';
 import type { Access } from '../access/resolve.ts';
+import { doneAndPassed } from '../access/opening.ts';
 import { compileAccess, possibleRows } from '../access/compile.ts';
 import type { Viewer } from '../access/roles.ts';
 import { NOTHING_DONE } from '../access/roles.ts';
-import type { CoursePlan, NodeMoments } from '../calendar/course-plan.ts';
+import type { CoursePlan } from '../calendar/course-plan.ts';
+import { localMomentOf } from '../calendar/local-instant.ts';
+import type { NodeMoments } from '../calendar/node-moments.ts';
 import type { Condition, ConditionGroup } from '../course/schema/access-schema.ts';
 import { isGroup } from '../course/rules.ts';
 import type { CourseNode } from '../course/schema/schema.ts';
@@ -33,11 +36,16 @@ export function waitsOf(node: CourseNode, moments: NodeMoments, reader: WaitRead
     const section = plan.sections.find((one) => one.id === (place.above[0]?.id ?? id));
     return { id, number: section?.numbers.get(id) ?? null, title: place.node.title ?? '' };
   };
-  const doneView = (ids: readonly string[]): WaitView => ({
-    kind: 'done',
-    items: ids.map(named),
-    met: ids.every((id) => deeds.done.has(id)),
-  });
+  const doneView = (ids: readonly string[], days = 0): WaitView => {
+    const met = doneAndPassed(ids, days, deeds);
+    // Once it is done, the moment alone is waited for.
+    if (days > 0 && Number.isFinite(met)) {
+      const written = localMomentOf(plan.course.dates.zone, met);
+      const moment = { ...written, instant: new Date(met).toISOString() };
+      return { kind: 'from', moment, met: at >= met };
+    }
+    return { kind: 'done', items: ids.map(named), days, met: met <= at };
+  };
   let next = 0;
   const view = (one: Condition): WaitView | null => {
     if (isGroup(one)) return groupView(one);
@@ -53,7 +61,7 @@ export function waitsOf(node: CourseNode, moments: NodeMoments, reader: WaitRead
         return before === null ? null : doneView([before]);
       }
       case 'done':
-        return doneView(one.items);
+        return doneView(one.items, one.days);
       case 'scored': {
         const met = (deeds.scores.get(one.item) ?? -1) >= one.least;
         return { kind: 'scored', item: named(one.item), least: one.least, met };

@@ -3,6 +3,7 @@
  * older one drops off when a new one arrives (docs/semantics.md, Announcements).
  */
 import { momentOfCourse } from '../calendar/course-plan.ts';
+import { endOf } from '../calendar/moments.ts';
 import type { CoursePlan } from '../calendar/course-plan.ts';
 import type { Announcement } from '../course/schema/messages-schema.ts';
 
@@ -14,8 +15,6 @@ export interface DatedAnnouncement {
   /** The first instant at which it does not stand any more; Infinity: there is none. */
   readonly until: number;
 }
-
-const MINUTE_MS = 60_000;
 
 const dated = new WeakMap<CoursePlan, readonly DatedAnnouncement[]>();
 
@@ -35,8 +34,8 @@ function date(plan: CoursePlan): readonly DatedAnnouncement[] {
         id,
         announcement,
         from: from.kind === 'at' ? from.instant : null,
-        // An end given to the minute includes that minute; an end without a date is none.
-        until: until?.kind !== 'at' ? Infinity : until.instant + (until.time === null ? 0 : MINUTE_MS),
+        // An end without a date is none.
+        until: until?.kind === 'at' ? endOf(until) : Infinity,
       };
     })
     .sort(inOrder);

@@ -26,8 +26,8 @@ export type {
   Question,
   Reconciliation,
 } from './roster/reconcile.ts';
-export { addressKey, calledOf, cellsOf } from './roster/roster.ts';
-export type { Roster, RosterMember } from './roster/roster.ts';
+export { addressKey, calledOf, cellsOf, filedAs, NAME_ORDERS } from './roster/roster.ts';
+export type { NameOrder, Roster, RosterMember } from './roster/roster.ts';
 export { beyondSeats, canJoin } from './joining/can-join.ts';
 export { WAYS } from './joining/joining.ts';
 export type {
@@ -44,6 +44,8 @@ export type {
 } from './joining/joining.ts';
 export { amountWords, digitsOf, priceFor } from './joining/price.ts';
 export type { Priced } from './joining/price.ts';
+export { periodEnd, RENEWAL_DAYS, renewalAct, renewsAt } from './joining/renewal.ts';
+export type { RenewalAct, Renewing } from './joining/renewal.ts';
 export { offersDue } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
 export { joinCourseOf, roleBy, wayIn, wayOf } from './joining/of-course.ts';
@@ -54,6 +56,8 @@ export { heldFor, seatsTaken } from './joining/seats.ts';
 export { dealGroups, groupsFor } from './grouping/deal.ts';
 export type { Dealt, GroupCount } from './grouping/deal.ts';
 export { chosenGroupings, choosingUntil, groupsIn } from './grouping/choosing.ts';
+export { groupsOfList, valuesOfList } from './grouping/list-values.ts';
+export type { GroupOfList, ListValues } from './grouping/list-values.ts';
 export { standingIn } from './grouping/standing.ts';
 export type { Grouping, GroupingStanding } from './grouping/standing.ts';
 export { composed, unknownIn, writeList, WRITTEN_FIELDS } from './lists/write-list.ts';

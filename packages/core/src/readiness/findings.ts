@@ -15,6 +15,7 @@ import { MEMBERS_RULES } from './members/rules.ts';
 import { MENU_RULES } from './menu/rules.ts';
 import { MESSAGES_RULES } from './messages/rules.ts';
 import { OUTLINE_RULES } from './outline/rules.ts';
+import { PROGRESS_RULES } from './progress/rules.ts';
 import type { DoorFacts, Finding, Passphrase, Rule } from './rule.ts';
 
 /** In the order of the route, which is the order in which findings of one severity are listed. */
@@ -24,6 +25,7 @@ export const RULES: readonly Rule[] = [
   ...OUTLINE_RULES,
   ...MENU_RULES,
   ...LOOK_RULES,
+  ...PROGRESS_RULES,
   ...ACCESS_RULES,
   ...MESSAGES_RULES,
   ...MEMBERS_RULES,

@@ -7,7 +7,8 @@ import type { FaceFacts } from '../menu/resolve.ts';
 import type { WayKind } from '../people/joining/joining.ts';
 import type { FactsByText } from '../text/facts.ts';
 
-export type Stop = 'about' | 'dates' | 'outline' | 'menu' | 'look' | 'access' | 'messages' | 'members';
+export type Stop =
+  'about' | 'dates' | 'outline' | 'menu' | 'look' | 'progress' | 'access' | 'messages' | 'members';
 
 /** A blocker stops going live; advice does not. */
 export type Severity = 'blocker' | 'advice';

@@ -10,11 +10,13 @@ import { timeSchema } from '../course/schema/basics.ts';
 import { eventSchema, formatSchema, paceSchema } from '../course/schema/dates-schema.ts';
 import { courseSchema } from '../course/schema/schema.ts';
 import type { Course } from '../course/schema/schema.ts';
-import { accentSchema, fileSchema } from '../course/schema/items-schema.ts';
+import { fileSchema } from '../course/schema/file-schema.ts';
+import { accentSchema } from '../course/schema/items-schema.ts';
 import type { DeepReadonly } from '../course/schema/readonly.ts';
 import { momentViewSchema } from './moment-view.ts';
 import type { MomentView } from './moment-view.ts';
 import { ITEM_KINDS } from '../course/schema/kinds.ts';
+import { DONE_BY } from '../course/schema/progress-schema.ts';
 
 const moment = momentViewSchema.nullable();
 
@@ -27,7 +29,13 @@ export type NamedItem = DeepReadonly<z.infer<typeof namedItemSchema>>;
 /** All that an opening waits for, met or not: one thing, or several of which all or any are needed. */
 export type WaitView =
   | { readonly kind: 'from'; readonly moment: MomentView; readonly met: boolean }
-  | { readonly kind: 'done'; readonly items: readonly NamedItem[]; readonly met: boolean }
+  /** So many days after all of them are done. */
+  | {
+      readonly kind: 'done';
+      readonly items: readonly NamedItem[];
+      readonly days: number;
+      readonly met: boolean;
+    }
   | { readonly kind: 'scored'; readonly item: NamedItem; readonly least: number; readonly met: boolean }
   | { readonly kind: 'course'; readonly title: string; readonly met: boolean }
   | { readonly kind: 'all' | 'any'; readonly of: readonly WaitView[]; readonly met: boolean };
@@ -36,15 +44,34 @@ const met = z.boolean();
 const severalWaits: z.ZodType<readonly WaitView[]> = z.lazy(() => z.array(waitViewSchema));
 export const waitViewSchema: z.ZodType<WaitView> = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('from'), moment: momentViewSchema, met }),
-  z.object({ kind: z.literal('done'), items: z.array(namedItemSchema), met }),
+  z.object({ kind: z.literal('done'), items: z.array(namedItemSchema), days: z.int(), met }),
   z.object({ kind: z.literal('scored'), item: namedItemSchema, least: z.number(), met }),
   z.object({ kind: z.literal('course'), title: z.string(), met }),
   z.object({ kind: z.enum(['all', 'any']), of: severalWaits, met }),
 ]);
 
+/** What it takes to be done with an item, how far each of it is, and whether it is done. */
 const doneViewSchema = z.object({
-  by: z.enum(['opened', 'ticked', 'handed_in', 'scored', 'posted']),
+  match: z.enum(['all', 'any']),
+  conditions: z.array(
+    z.object({
+      by: z.enum(DONE_BY),
+      /** Percent, or posts; null: it is done or it is not. */
+      wants: z.number().nullable(),
+      has: z.number().nullable(),
+      isMet: z.boolean(),
+    }),
+  ),
+  /** The course shows marks of done beside its items. */
+  isShown: z.boolean(),
+  /** By its reader. */
+  isTicked: z.boolean(),
   isDone: z.boolean(),
+  since: z.iso.datetime().nullable(),
+  /** Null: it is not done. Staff have said so, or it was done by a rule that was another then. */
+  by: z.enum(['rule', 'staff', 'kept']).nullable(),
+  /** Only what is done by then counts. */
+  byThen: moment,
 });
 export type DoneView = DeepReadonly<z.infer<typeof doneViewSchema>>;
 

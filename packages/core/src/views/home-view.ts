@@ -7,7 +7,7 @@ import { momentViewSchema } from './moment-view.ts';
 import { ITEM_KINDS } from '../course/schema/kinds.ts';
 
 /** What is due, held or opening. */
-const aheadViewSchema = z.object({
+export const aheadViewSchema = z.object({
   what: z.enum(['due', 'held', 'opens']),
   id: z.string(),
   /** Null: a section. */

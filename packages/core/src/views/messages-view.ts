@@ -1,6 +1,6 @@
 /** Announcements and contacts as they are read. */
 import { z } from 'zod';
-import { fileSchema } from '../course/schema/items-schema.ts';
+import { fileSchema } from '../course/schema/file-schema.ts';
 import { coursePictureSchema } from '../course/schema/look-schema.ts';
 import type { DeepReadonly } from '../course/schema/readonly.ts';
 import { momentViewSchema } from './moment-view.ts';

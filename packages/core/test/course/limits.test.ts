@@ -4,7 +4,13 @@ import {
   applyChange,
   courseEntries,
   courseSchema,
+  ITEM_KINDS,
+  MAX_ASKS,
+  MAX_POOLS,
+  MAX_QUESTIONS,
+  newItem,
   newSection,
+  nodeEntries,
   readField,
   SHUT_WAY,
 } from '../../src/index.ts';
@@ -25,6 +31,7 @@ const ENTRIES: Readonly<Record<string, FieldValue>> = {
   heldBack: { node: null, release: null },
   menu: { leads: { to: 'divider' }, names: {}, at: 1, shown: true, staffOnly: false, removed: false },
   areas: 'off',
+  usualDone: { by: 'opened' },
   panels: { kind: 'outline', column: 'main', at: 1, shown: true },
   announcements: { subject: 'Boats leave early', from: WORK },
   contacts: { who: 'staff', person: 'p', at: 1 },
@@ -70,6 +77,68 @@ describe('a table takes as many entries as can be read again, and not one more',
       of = applied.course;
     }
     throw new Error(`${table} took a thousand entries`);
+  });
+});
+
+test('a node’s own tables are set entry by entry, and take as many as can be read again', () => {
+  const question = {
+    kind: 'long',
+    text: 'What did you see?',
+    why: '',
+    points: 1,
+    required: false,
+    pool: null,
+    at: 1,
+  };
+  const entries: Readonly<Record<string, FieldValue>> = {
+    questions: question,
+    pools: { name: 'Shore', draws: 1, at: 1 },
+    asks: { kind: 'open', text: 'What is still muddy?', at: 1 },
+  };
+  expect(ITEM_KINDS.flatMap((kind) => nodeEntries(kind)).sort()).toEqual(Object.keys(entries).sort());
+  const base = smallCourse();
+  const quiz = newItem('quiz', { id: 'quiz', title: 'Salt' });
+  const survey = newItem('survey', { id: 'survey', title: 'How it went' });
+  const holderOf = (table: string): string => (table === 'asks' ? 'survey' : 'quiz');
+  const of = {
+    ...base,
+    sections: base.sections.map((one, at) => (at === 0 ? { ...one, items: [quiz, survey] } : one)),
+  };
+  const set = (field: string, value: FieldValue): Edit => ({
+    kind: 'set',
+    target: holderOf(field.split('.')[0] ?? ''),
+    field,
+    value,
+    was: null,
+  });
+  for (const [table, value] of Object.entries(entries)) {
+    const most = { pools: MAX_POOLS, questions: MAX_QUESTIONS, asks: MAX_ASKS }[table] ?? 0;
+    const full = after(
+      of,
+      Array.from({ length: most }, (_, at) => set(`${table}.x${at}`, value)),
+    );
+    if (!full.ok) throw new Error(full.refusal.code);
+    expect(courseSchema.safeParse(full.course).success).toBe(true);
+    expect(after(full.course, [set(`${table}.onemore`, value)])).toMatchObject({
+      ok: false,
+      refusal: { code: 'too_many', target: holderOf(table), most },
+    });
+    // One that goes makes room, and undoing brings it back.
+    const gone = after(full.course, [set(`${table}.x0`, null), set(`${table}.onemore`, value)]);
+    if (!gone.ok) throw new Error(gone.refusal.code);
+    const back = after(gone.course, gone.inverse);
+    expect(back.ok && back.course).toEqual(full.course);
+    expect(after(of, [set(table, {})])).toMatchObject({ ok: false, refusal: { code: 'unknown_field' } });
+  }
+  // Nothing of it is a field of the course, or of another kind.
+  expect(after(of, [put(of, 'questions.x', question)])).toMatchObject({ ok: false });
+  expect(
+    after(of, [
+      set('questions.x', { ...question, kind: 'several', choices: [], right: [], credit: 'whole' }),
+    ]),
+  ).toMatchObject({
+    ok: false,
+    refusal: { code: 'bad_value' },
   });
 });
 

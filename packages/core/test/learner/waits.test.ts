@@ -79,9 +79,14 @@ describe('what an opening waits for', () => {
 
   test('names what has to be done by number and title, and what the reader does not get by neither', () => {
     const of = course([page('n', { rule: rule('all', { kind: 'done', items: ['a', 'secret', 'gone'] }) })]);
-    expect(waits(of, 'n')).toEqual({ kind: 'done', items: [A, null, null], met: false });
+    expect(waits(of, 'n')).toEqual({ kind: 'done', days: 0, items: [A, null, null], met: false });
     const all = new Set(['a', 'secret', 'gone']);
-    expect(waits(of, 'n', { done: all })).toEqual({ kind: 'done', items: [A, null, null], met: true });
+    expect(waits(of, 'n', { done: all })).toEqual({
+      kind: 'done',
+      days: 0,
+      items: [A, null, null],
+      met: true,
+    });
     expect(waits(of, 'n', { done: new Set(['a']) })).toMatchObject({ met: false });
   });
 
@@ -138,17 +143,22 @@ describe('what an opening waits for', () => {
       kind: 'done',
       items: [{ id: 'm' }],
     });
-    expect(waits(course(items, { inOrder: true }), 'm')).toEqual({ kind: 'done', items: [A], met: false });
+    expect(waits(course(items, { inOrder: true }), 'm')).toEqual({
+      kind: 'done',
+      days: 0,
+      items: [A],
+      met: false,
+    });
     expect(waits(course(items, { inOrder: true }), 'm', { done: new Set(['a']) })).toMatchObject({
       met: true,
     });
     // In a section by itself the first waits for nothing.
     const inSection = course([], { sections: sections.map((one) => ({ ...one, inOrder: true })) });
     expect(waits(inSection, 'm')).toBeNull();
-    expect(waits(inSection, 'n')).toMatchObject({ kind: 'done', items: [{ id: 'm' }], met: false });
+    expect(waits(inSection, 'n')).toMatchObject({ kind: 'done', days: 0, items: [{ id: 'm' }], met: false });
     // Said as a condition, it is the one before in the course, whatever the order is.
     const asked = course([page('m', { rule: rule('all', { kind: 'before' }) })]);
-    expect(waits(asked, 'm')).toEqual({ kind: 'done', items: [A], met: false });
+    expect(waits(asked, 'm')).toEqual({ kind: 'done', days: 0, items: [A], met: false });
     const first = course([], {
       sections: [newSection({ id: 'S', items: [page('m', { rule: rule('all', { kind: 'before' }) })] })],
     });
@@ -157,6 +167,11 @@ describe('what an opening waits for', () => {
 
   test('passes over what is not counted, or not for this reader', () => {
     const items = [page('m', { done: null }), page('o', { staffOnly: true }), page('n')];
-    expect(waits(course(items, { inOrder: true }), 'n')).toEqual({ kind: 'done', items: [A], met: false });
+    expect(waits(course(items, { inOrder: true }), 'n')).toEqual({
+      kind: 'done',
+      days: 0,
+      items: [A],
+      met: false,
+    });
   });
 });

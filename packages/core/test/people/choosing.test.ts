@@ -1,8 +1,9 @@
 /** Groups that learners choose: which they are, in their order, and until when. */
 import { expect, test } from '@jest/globals';
-import { newCourse, planCourse } from '../../src/index.ts';
+import { planCourse } from '../../src/index.ts';
 import type { Course, GroupingPlan } from '../../src/index.ts';
 import { chosenGroupings, choosingUntil, groupsIn } from '../../src/people/index.ts';
+import { estuary } from '../support/estuary.ts';
 
 type Choice = NonNullable<GroupingPlan['choice']>;
 const OPEN: Choice = { until: null, most: null, own: false };
@@ -18,18 +19,7 @@ const group = (at: number, of: string | null, kind: 'group' | 'class' = 'group')
   grouping: of,
 });
 const withChoice = (choice: Choice | null, state: Course['state'] = 'live'): Course => ({
-  ...newCourse({
-    id: 'c',
-    title: 'Estuary Field Methods',
-    code: 'EFM-210',
-    purpose: 'learners',
-    department: null,
-    term: null,
-    firstDay: '2027-03-01',
-    weeks: 3,
-    zone: 'UTC',
-    sectionIds: ['s1', 's2', 's3'],
-  }),
+  ...estuary('UTC'),
   state,
   groupings: { late: grouping(9, OPEN), labs: grouping(1, choice), told: grouping(2, null) },
   groups: {

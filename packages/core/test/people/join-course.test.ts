@@ -1,7 +1,7 @@
 /** What a course's plan says of joining: its window by its own clocks, its seats; and codes as they are typed. */
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { newCourse, planCourse, SHUT_WAY } from '../../src/index.ts';
+import { planCourse, SHUT_WAY } from '../../src/index.ts';
 import type { Course, WayIn } from '../../src/index.ts';
 import {
   CODE_LENGTH,
@@ -12,21 +12,11 @@ import {
   wayIn,
   wayOf,
 } from '../../src/people/index.ts';
+import { estuary } from '../support/estuary.ts';
 
 const OPEN: WayIn = { ...SHUT_WAY, on: true };
 const COURSE: Course = {
-  ...newCourse({
-    id: 'c',
-    title: 'Estuary Field Methods',
-    code: 'EFM-210',
-    purpose: 'learners',
-    department: null,
-    term: null,
-    firstDay: '2027-03-01',
-    weeks: 3,
-    zone: 'Europe/Lisbon',
-    sectionIds: ['s1', 's2', 's3'],
-  }),
+  ...estuary(),
   state: 'live',
 };
 const windowOf = (way: Partial<WayIn>, course: Course = COURSE) =>

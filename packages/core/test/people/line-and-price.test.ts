@@ -1,10 +1,11 @@
 /** Who of those that wait is offered a seat, and what somebody pays. */
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { newCourse, planCourse, SHUT_WAY } from '../../src/index.ts';
+import { planCourse, SHUT_WAY } from '../../src/index.ts';
 import type { Price } from '../../src/index.ts';
 import { amountWords, digitsOf, offersDue, priceFor, seatsTaken } from '../../src/people/index.ts';
 import type { JoinCourse, Joiner, JoinWay, Waiting, WayKind } from '../../src/people/index.ts';
+import { estuary } from '../support/estuary.ts';
 
 const AT = Date.parse('2027-03-01T09:00:00Z');
 const COURSE: JoinCourse = {
@@ -102,25 +103,13 @@ describe('a free seat is offered', () => {
 });
 
 describe('a price', () => {
-  const plan = planCourse(
-    newCourse({
-      id: 'c',
-      title: 'Estuary Field Methods',
-      code: 'EFM-210',
-      purpose: 'learners',
-      department: null,
-      term: null,
-      firstDay: '2027-03-01',
-      weeks: 3,
-      zone: 'Europe/Lisbon',
-      sectionIds: ['s1', 's2', 's3'],
-    }),
-  );
+  const plan = planCourse(estuary());
   const price: Price = {
     currency: 'EUR',
     amount: 12_000,
     reduced: { amount: 9000, until: { kind: 'fixed', day: '2027-02-16', time: null } },
     byKind: { teaching: null, staff: 0, learner: null, visitor: 2000 },
+    months: 6,
   };
   const at = (instant: string, kind: string | null): unknown => {
     const { amount, until } = priceFor(plan, price, kind, Date.parse(instant));

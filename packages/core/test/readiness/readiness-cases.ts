@@ -6,12 +6,16 @@ import type {
   DoorFacts,
   FactsByText,
   WayIn,
+  Film,
   Item,
   Leads,
+  Meeting,
   OpeningRule,
   Price,
   PlannedMoment,
+  Quiz,
   ReadinessFacts,
+  Survey,
   TextFacts,
 } from '../../src/index.ts';
 import { smallCourse } from '../support/arbitraries.ts';
@@ -29,6 +33,19 @@ export const ready = (): Course => {
     })),
   };
 };
+const ALL_SECTIONS: NonNullable<Course['done']>['of'][number] = {
+  over: 'sections',
+  want: { how: 'all' },
+  named: [],
+};
+/** Its sections want so many of what counts in them. */
+const wanting = (count: number, course: Course): Course => ({
+  ...course,
+  sections: course.sections.map((section) => ({
+    ...section,
+    done: { want: { how: 'least', count }, named: [] },
+  })),
+});
 const at = (day: string): PlannedMoment => ({ kind: 'fixed', day, time: '12:00' });
 /** Ways that are on, but for what is said of them. */
 const withWays = (ways: Readonly<Record<string, Partial<WayIn>>>): Course => ({
@@ -42,6 +59,7 @@ const PRICE: Price = {
   amount: 12_000,
   reduced: null,
   byKind: { teaching: null, staff: null, learner: null, visitor: null },
+  months: null,
 };
 const DOOR: DoorFacts = {
   hasMail: true,
@@ -108,7 +126,47 @@ const work = (
   due: PlannedMoment | null,
   more: Partial<Extract<WorkItem, { kind: 'assignment' }>> = {},
 ): Item => newItem('assignment', { id, title: id, text: 'a'.repeat(64), due, ...more });
+const truth = (at: number, points = 1, pool: string | null = null) =>
+  ({
+    kind: 'truth',
+    text: `Is it so? ${at}`,
+    why: '',
+    points,
+    required: false,
+    pool,
+    at,
+    right: true,
+  }) as const;
+const ASKED = { a: truth(1) };
+const pictured = (alt: string | null): Quiz['questions'][string] => {
+  const file = { hash: 'a'.repeat(64), name: 'shell.png', size: 9, type: 'image/png' };
+  const picture = { ...file, alt, author: null, licence: null };
+  const choices = ['x', 'y'].map((id) => ({ id, text: id, why: '', picture }));
+  return {
+    ...{ kind: 'single', text: 'Which?', why: '', points: 1, required: false, pool: null, at: 5 },
+    ...{ choices, right: 'x' },
+  } as const;
+};
+const quiz = (more: Partial<Quiz> = {}): Item =>
+  newItem('quiz', { id: 'q', title: 'Salt', questions: ASKED, ...more });
+const SILT = { hash: 'c'.repeat(64), name: 'silt.webm', size: 900, type: 'video/webm' };
+const NO_WORDS = { alt: null, author: null, licence: null };
+const WATCHED = { by: 'watched' as const, least: 80 };
+/** A minute of silt, with what is said. */
+const film = (more: Partial<Film>): Item =>
+  newItem('video', {
+    ...{ id: 'v', title: 'Silt', seconds: 60, file: { ...SILT, ...NO_WORDS } },
+    captions: [{ language: 'en', file: { ...SILT, name: 'silt.vtt', ...NO_WORDS } }],
+    ...more,
+  });
+const meeting = (more: Partial<Meeting>): Item => newItem('meeting', { id: 'm', title: 'Boats', ...more });
+const survey = (more: Partial<Survey>): Item =>
+  newItem('survey', {
+    ...{ id: 's', title: 'How it went', asks: { a: { kind: 'open', text: 'What is muddy?', at: 1 } } },
+    ...more,
+  });
 const fixed = (on: string, time = '23:59'): PlannedMoment => ({ kind: 'fixed', day: on, time });
+const OPEN_AN_HOUR = { opens: fixed('2027-01-20', '09:00'), due: fixed('2027-01-20', '09:59') };
 const after = (item: string): PlannedMoment => ({
   kind: 'relative',
   anchor: { of: 'due', item },
@@ -262,6 +320,82 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
     'blocker',
   ],
   [
+    'takes_nothing',
+    withItems(work('w', null, { takes: { text: false, address: false, files: 0, kinds: [] } })),
+    'advice',
+  ],
+  [
+    'late_before_due',
+    withItems(work('w', fixed('2027-01-20', '12:00'), { lateUntil: fixed('2027-01-20', '11:00') })),
+    'advice',
+  ],
+  ['pass_out_of_reach', withItems(work('w', null, { total: 20, passAt: 25 })), 'advice'],
+  ['pass_out_of_reach', withItems(work('w', null, { passAt: 25 })), 'advice'],
+  [
+    'late_before_due',
+    withItems(quiz({ due: fixed('2027-01-20', '12:00'), lateUntil: fixed('2027-01-20', '11:00') })),
+    'advice',
+  ],
+  ['pass_out_of_reach', withItems(quiz({ passAt: 3 })), 'advice'],
+  [
+    'discussion_shut',
+    withItems(
+      newItem('discussion', {
+        id: 'd',
+        title: 'Mud',
+        text: 'a'.repeat(64),
+        shut: true,
+        done: { by: 'posted', least: 1 },
+      }),
+    ),
+    'advice',
+  ],
+  ['film_silent', withItems(film({ captions: [] })), 'advice'],
+  ['film_silent', withItems(film({ file: null, address: 'https://films.example/silt' })), 'advice'],
+  ['watch_unnoticed', withItems(film({ seconds: null, done: WATCHED })), 'advice'],
+  [
+    'watch_unnoticed',
+    withItems(film({ file: null, address: 'https://films.example/silt', done: WATCHED })),
+    'advice',
+  ],
+  ['chapter_beyond', withItems(film({ chapters: [{ at: 60, title: 'Silt' }] })), 'advice'],
+  ['meeting_nowhere', withItems(meeting({})), 'advice'],
+  ['attendance_unnoticed', withItems(meeting({ place: 'Hall', done: { by: 'attended' } })), 'advice'],
+  ['survey_asks_nothing', withItems(survey({ asks: {} })), 'advice'],
+  [
+    'survey_asks_nothing',
+    withItems(survey({ asks: { a: { kind: 'single', text: 'Pace?', at: 1, choices: [] } } })),
+    'advice',
+  ],
+  ['survey_too_few', withItems(survey({ least: 8 })), 'advice', { learners: 6 }],
+  ['no_questions', withItems(quiz({ questions: {} })), 'advice'],
+  [
+    'question_unanswerable',
+    withItems(quiz({ questions: { ...ASKED, b: { ...truth(2), right: null } } })),
+    'advice',
+  ],
+  ['choice_unseen', withItems(quiz({ questions: { ...ASKED, p: pictured(null) } })), 'advice'],
+  ['points_unlike_total', withItems(quiz({ total: 10 })), 'advice'],
+  [
+    'pool_uneven',
+    withItems(
+      quiz({
+        questions: { a: truth(1, 1, 'p'), b: truth(2, 3, 'p') },
+        pools: { p: { name: 'Shore', draws: 1, at: 1 } },
+      }),
+    ),
+    'advice',
+  ],
+  [
+    'pool_uneven',
+    withItems(quiz({ questions: { a: truth(1, 1, 'p') }, pools: { p: { name: 'Shore', draws: 4, at: 1 } } })),
+    'advice',
+  ],
+  ['limit_too_short', withItems(quiz({ limit: 10, minutes: 25 })), 'advice'],
+  ['limit_beyond_opening', withItems(quiz({ limit: 240, ...OPEN_AN_HOUR })), 'advice'],
+  ['no_time_between', withItems(quiz({ tries: 3, wait: 60, ...OPEN_AN_HOUR })), 'advice'],
+  ['largest_beyond', { ...withItems(work('w', null, { largest: 100 })), largestUpload: 50 }, 'advice'],
+  [
     'work_same_night',
     withItems(work('w', fixed('2027-01-20')), work('x', fixed('2027-01-20', '09:00'))),
     'advice',
@@ -350,6 +484,27 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
     { passphrase: 'none' },
   ],
   ['passphrase_easy', { ...ready(), visitors: 'passphrase', find: 'here' }, 'advice', { passphrase: 'easy' }],
+  ['nothing_counted', { ...ready(), done: { match: 'all', of: [ALL_SECTIONS] } }, 'advice'],
+  [
+    'cannot_finish',
+    {
+      ...withItems(work('w', null, { done: { by: 'ticked' } })),
+      done: {
+        match: 'all',
+        of: [{ over: 'items', want: { how: 'least', count: 5 }, kind: null, named: [] }],
+      },
+    },
+    'advice',
+  ],
+  ['section_cannot_give', wanting(3, withItems(work('w', null, { done: { by: 'ticked' } }))), 'advice'],
+  ['counted_unlisted', withItems(work('w', null, { done: { by: 'ticked' }, listed: false })), 'advice'],
+  [
+    'all_due_at_once',
+    withItems(
+      ...['w', 'x', 'y', 'z'].map((id) => work(id, at('2027-01-14'), { done: { by: 'ticked' }, total: 10 })),
+    ),
+    'advice',
+  ],
   ['samples_showing', withItems(work('w', null, { sample: true })), 'advice'],
   ['groups_missing', withItems(work('w', null, { audience: ['gone'] })), 'blocker'],
   [

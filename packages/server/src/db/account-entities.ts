@@ -45,3 +45,14 @@ export const AccountKeyRow = defineEntity({
 
 export type LetterRecord = InferEntity<typeof LetterRow>;
 export type AccountKeyRecord = InferEntity<typeof AccountKeyRow>;
+
+/** Whether somebody's calendar is at an address, and the how manieth that is. */
+export const CalendarFeedRow = defineEntity({
+  name: 'CalendarFeedRow',
+  tableName: 'calendar_feed',
+  properties: (p) => ({
+    personId: p.string().primary(),
+    number: p.integer(),
+    isOn: p.boolean(),
+  }),
+});

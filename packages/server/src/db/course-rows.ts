@@ -4,6 +4,7 @@ import { courseSchema, isHolder, isHolderKind, subtree } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
+import { groupBy } from './group-by.ts';
 import { assignOrderKeys } from './order-keys.ts';
 import type { EntityManager } from './orm.ts';
 
@@ -23,17 +24,6 @@ export async function loadCourse(em: EntityManager, id: string, lock = false): P
 
 export const byCourse = (nodes: readonly NodeRecord[]): ReadonlyMap<string, NodeRecord[]> =>
   groupBy(nodes, ({ courseId }) => courseId);
-
-function groupBy<T>(values: readonly T[], keyOf: (value: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const value of values) {
-    const key = keyOf(value);
-    const group = groups.get(key);
-    if (group === undefined) groups.set(key, [value]);
-    else group.push(value);
-  }
-  return groups;
-}
 
 const byOrderKey = (a: NodeRecord, b: NodeRecord): number =>
   a.orderKey < b.orderKey ? -1 : a.orderKey > b.orderKey ? 1 : 0;

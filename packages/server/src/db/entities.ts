@@ -1,8 +1,27 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import { AccountKeyRow, LetterRow } from './account-entities.ts';
+import { AccountKeyRow, CalendarFeedRow, LetterRow } from './account-entities.ts';
+import { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './institution-entities.ts';
+import {
+  AttendanceCodeRow,
+  AttendanceRow,
+  FilmWatchRow,
+  SurveyAnsweredRow,
+  SurveyBatchRow,
+} from './meeting-entities.ts';
 import { PaymentRow } from './payment-entities.ts';
+import { DeedRow, ProgressRow } from './progress-entities.ts';
+import { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './quiz-entities.ts';
+import {
+  PostBeforeRow,
+  PostDraftRow,
+  PostRow,
+  ThreadFollowRow,
+  ThreadReadRow,
+  ThreadRow,
+} from './talk-entities.ts';
+import { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './work-entities.ts';
 import {
   RegistryAnswerRow,
   RegistryFollowRow,
@@ -27,48 +46,6 @@ import type {
   Words,
 } from '@itinerary/core';
 import type { DemoPart, PersonKind } from '@itinerary/contract';
-
-export const InstitutionRow = defineEntity({
-  name: 'InstitutionRow',
-  tableName: 'institution',
-  properties: (p) => ({
-    id: p.string().primary(),
-    name: p.string(),
-    zone: p.string(),
-    /** In megabytes: what no course may go beyond. */
-    largestUpload: p.integer(),
-  }),
-});
-
-export const DepartmentRow = defineEntity({
-  name: 'DepartmentRow',
-  tableName: 'department',
-  properties: (p) => ({ institutionId: p.string().primary(), code: p.string().primary(), name: p.string() }),
-});
-
-export const TermRow = defineEntity({
-  name: 'TermRow',
-  tableName: 'term',
-  properties: (p) => ({
-    institutionId: p.string().primary(),
-    code: p.string().primary(),
-    name: p.string(),
-    firstDay: p.string(),
-    lastDay: p.string(),
-  }),
-});
-
-export const HolidayRow = defineEntity({
-  name: 'HolidayRow',
-  tableName: 'holiday',
-  properties: (p) => ({
-    institutionId: p.string().primary(),
-    id: p.string().primary(),
-    name: p.string(),
-    firstDay: p.string(),
-    lastDay: p.string(),
-  }),
-});
 
 export const PersonRow = defineEntity({
   name: 'PersonRow',
@@ -181,20 +158,6 @@ export const ChangeRow = defineEntity({
 });
 
 /** What somebody has done of one item. */
-export const DeedRow = defineEntity({
-  name: 'DeedRow',
-  tableName: 'deed',
-  properties: (p) => ({
-    courseId: p.string().primary(),
-    personId: p.string().primary(),
-    itemId: p.string().primary(),
-    /** When it was done; null: it is not. */
-    doneAt: p.string().nullable(),
-    /** In percent of what can be reached. */
-    score: p.float().nullable(),
-  }),
-});
-
 export const CourseSecretRow = defineEntity({
   name: 'CourseSecretRow',
   tableName: 'course_secret',
@@ -266,13 +229,12 @@ export const RemarkRow = defineEntity({
   }),
 });
 
-export type HolidayRecord = InferEntity<typeof HolidayRow>;
 export type Person = InferEntity<typeof PersonRow>;
 export type CourseRecord = InferEntity<typeof CourseRow>;
 export type RemarkRecord = InferEntity<typeof RemarkRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
 
-export { AccountKeyRow, LetterRow } from './account-entities.ts';
+export { AccountKeyRow, CalendarFeedRow, LetterRow } from './account-entities.ts';
 export type { AccountKeyRecord, LetterRecord } from './account-entities.ts';
 export {
   RegistryAnswerRow,
@@ -283,7 +245,28 @@ export {
   RegistryStandingRow,
 } from './registry-entities.ts';
 export type { RegistryLinkRecord, RegistryQuestion } from './registry-entities.ts';
+export { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './institution-entities.ts';
+export type { HolidayRecord } from './institution-entities.ts';
+export {
+  AttendanceCodeRow,
+  AttendanceRow,
+  FilmWatchRow,
+  SurveyAnsweredRow,
+  SurveyBatchRow,
+} from './meeting-entities.ts';
 export { PaymentRow } from './payment-entities.ts';
+export { DeedRow, ProgressRow } from './progress-entities.ts';
+export type { ProgressRecord } from './progress-entities.ts';
+export { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './quiz-entities.ts';
+export {
+  PostBeforeRow,
+  PostDraftRow,
+  PostRow,
+  ThreadFollowRow,
+  ThreadReadRow,
+  ThreadRow,
+} from './talk-entities.ts';
+export { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './work-entities.ts';
 export type { PaymentRecord, PaymentState } from './payment-entities.ts';
 export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
 export type {
@@ -304,12 +287,33 @@ export const ENTITIES = [
   RegistryReadingRow,
   RegistryStandingRow,
   AccountKeyRow,
+  CalendarFeedRow,
   HeldSeatRow,
   InvitationRow,
   JoinCodeRow,
   JoinRequestRow,
   LetterRow,
   PaymentRow,
+  WorkDraftRow,
+  ThreadRow,
+  PostRow,
+  PostBeforeRow,
+  ThreadReadRow,
+  ThreadFollowRow,
+  PostDraftRow,
+  QuizAttemptRow,
+  QuizAnswerRow,
+  QuizMarkRow,
+  FilmWatchRow,
+  AttendanceRow,
+  AttendanceCodeRow,
+  SurveyAnsweredRow,
+  SurveyBatchRow,
+  HandInRow,
+  HandInForRow,
+  MarkRow,
+  WorkNoteRow,
+  MarkFileRow,
   WaitingRow,
   InstitutionRow,
   DepartmentRow,
@@ -326,6 +330,7 @@ export const ENTITIES = [
   MemberGroupRow,
   PersonExceptionRow,
   DeedRow,
+  ProgressRow,
   CourseSecretRow,
   InstitutionPageRow,
   MenuTemplateRow,

@@ -15,7 +15,7 @@ export const MemberRow = defineEntity({
     joinedAt: p.string(),
     /** When they left or were removed; they keep everything and can return. */
     leftAt: p.string().nullable(),
-    leftHow: p.string().$type<'left' | 'removed'>().nullable(),
+    leftHow: p.string().$type<'left' | 'removed' | 'lapsed'>().nullable(),
     /** The way by which they came. */
     way: p.string().$type<WayKind>().default('staff'),
     /** What lists and staff say of them in this course, where they say something. */
@@ -79,6 +79,8 @@ export const PersonExceptionRow = defineEntity({
     opens: p.json<PlannedMoment>().nullable(),
     due: p.json<PlannedMoment>().nullable(),
     until: p.json<PlannedMoment>().nullable(),
+    /** So many times the usual time in a quiz. */
+    factor: p.float().nullable(),
     /** Milliseconds since 1970-01-01T00:00Z. */
     at: p.float(),
   }),

@@ -4,16 +4,16 @@ import { runMigrations } from 'graphile-worker';
 import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
-import { Migration0001 } from './migrations/migration-0001.ts';
-import { Migration0002 } from './migrations/migration-0002.ts';
-import { Migration0003 } from './migrations/migration-0003.ts';
-import { Migration0004 } from './migrations/migration-0004.ts';
-import { Migration0005 } from './migrations/migration-0005.ts';
-import { Migration0006 } from './migrations/migration-0006.ts';
-import { Migration0007 } from './migrations/migration-0007.ts';
-import { Migration0008 } from './migrations/migration-0008.ts';
-import { Migration0009 } from './migrations/migration-0009.ts';
-import { Migration0010 } from './migrations/migration-0010.ts';
+import { Migration0001 } from './migrations/early/migration-0001.ts';
+import { Migration0002 } from './migrations/early/migration-0002.ts';
+import { Migration0003 } from './migrations/early/migration-0003.ts';
+import { Migration0004 } from './migrations/early/migration-0004.ts';
+import { Migration0005 } from './migrations/early/migration-0005.ts';
+import { Migration0006 } from './migrations/early/migration-0006.ts';
+import { Migration0007 } from './migrations/early/migration-0007.ts';
+import { Migration0008 } from './migrations/early/migration-0008.ts';
+import { Migration0009 } from './migrations/early/migration-0009.ts';
+import { Migration0010 } from './migrations/early/migration-0010.ts';
 import { Migration0011 } from './migrations/migration-0011.ts';
 import { Migration0012 } from './migrations/migration-0012.ts';
 import { Migration0013 } from './migrations/migration-0013.ts';
@@ -21,6 +21,14 @@ import { Migration0014 } from './migrations/migration-0014.ts';
 import { Migration0015 } from './migrations/migration-0015.ts';
 import { Migration0016 } from './migrations/migration-0016.ts';
 import { Migration0017 } from './migrations/migration-0017.ts';
+import { Migration0018 } from './migrations/migration-0018.ts';
+import { Migration0019 } from './migrations/migration-0019.ts';
+import { Migration0020 } from './migrations/migration-0020.ts';
+import { Migration0021 } from './migrations/migration-0021.ts';
+import { Migration0022 } from './migrations/migration-0022.ts';
+import { Migration0023 } from './migrations/migration-0023.ts';
+import { Migration0024 } from './migrations/migration-0024.ts';
+import { Migration0025 } from './migrations/migration-0025.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -44,6 +52,14 @@ export const MIGRATIONS = [
   { name: '0015-payments', class: Migration0015 },
   { name: '0016-registry', class: Migration0016 },
   { name: '0017-what-members-are-called', class: Migration0017 },
+  { name: '0018-order-of-names', class: Migration0018 },
+  { name: '0019-payments-for-a-period', class: Migration0019 },
+  { name: '0020-handing-in', class: Migration0020 },
+  { name: '0021-quizzes', class: Migration0021 },
+  { name: '0022-discussions', class: Migration0022 },
+  { name: '0023-films-meetings-surveys', class: Migration0023 },
+  { name: '0024-what-goes-with-work', class: Migration0024 },
+  { name: '0025-progress', class: Migration0025 },
 ];
 
 export async function connect(databaseUrl: string): Promise<Database> {

@@ -26,6 +26,15 @@ export const PaymentRow = defineEntity({
     receipt: p.integer().nullable(),
     /** Who of the staff gave the money back. */
     takenBy: p.string().nullable(),
+    /** It counts for so many months; null: for good. */
+    months: p.integer().nullable(),
+    paidUntil: p.string().nullable(),
+    /** The payment of the period before. */
+    after: p.string().nullable(),
+    /** Whoever paid wants no other period. */
+    isStopped: p.boolean().default(false),
+    /** They have been told what will be taken. */
+    isTold: p.boolean().default(false),
   }),
 });
 

@@ -15,6 +15,12 @@ export interface Jobs {
   readonly ask_desk: { readonly payment: string };
   /** The money of one that was paid when there was no seat any more. */
   readonly pay_back: { readonly payment: string };
+  /** Another period of one that is over: the payment that asks for it. */
+  readonly charge_again: { readonly payment: string };
+  /** An attempt at a quiz whose time may be over. */
+  readonly end_attempt: { readonly attempt: string };
+  /** A thread in which something has been posted: whoever follows it is written to. */
+  readonly thread_posted: { readonly thread: string };
   readonly move_up: { readonly course: string };
   readonly read_registry: Readonly<Record<string, never>>;
   readonly follow_registry: { readonly course: string };

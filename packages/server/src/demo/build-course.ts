@@ -5,6 +5,7 @@ import type { Course, CourseState, Dates, Item, Section } from '@itinerary/core'
 import type { DemoFile } from './demo-file.ts';
 import { hashText } from '../text/rich-text.ts';
 import type { Piece, Unit } from './piece.ts';
+import { questionsFor } from './questions.ts';
 
 export interface BuiltCourse {
   readonly course: Course;
@@ -91,18 +92,33 @@ export function buildCourse(material: Material, around: Item['kind'] | null = nu
       }
       case 'meeting': {
         const { minutes, html, held, place } = piece;
-        return newItem('meeting', { ...base, minutes, text: keep(html), held, place });
+        return newItem('meeting', { ...base, minutes, text: keep(html), held, place, attendance: 'code' });
+      }
+      case 'survey': {
+        const { minutes, html, asks } = piece;
+        const table = Object.fromEntries(asks.map((ask, at) => [idFor(code, ...path, 'ask', at), ask]));
+        return newItem('survey', { ...base, minutes, text: keep(html), asks: table });
       }
       case 'folder': {
         const items = piece.pieces.map((inner, at) => toItem(inner, ...path, at));
         return newItem('folder', { ...base, summary: piece.summary, items });
       }
-      case 'assignment':
-      case 'quiz':
+      case 'assignment': {
+        const { minutes, html, due } = piece;
+        const assesses = piece.assesses.map((name) => idFor(code, 'outcome', name));
+        const marked = { total: 20, passAt: 12 };
+        return newItem('assignment', { ...base, minutes, text: keep(html), due, assesses, ...marked });
+      }
+      case 'quiz': {
+        const { minutes, html, due } = piece;
+        const assesses = piece.assesses.map((name) => idFor(code, 'outcome', name));
+        const asked = questionsFor(code, piece.title);
+        return newItem('quiz', { ...base, minutes, text: keep(html), due, assesses, ...asked });
+      }
       case 'discussion': {
         const { minutes, html, due } = piece;
         const assesses = piece.assesses.map((name) => idFor(code, 'outcome', name));
-        return newItem(piece.kind, { ...base, minutes, text: keep(html), due, assesses });
+        return newItem('discussion', { ...base, minutes, text: keep(html), due, assesses });
       }
     }
   };

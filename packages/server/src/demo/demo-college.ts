@@ -18,7 +18,14 @@ import { demoCalendar } from './calendar.ts';
 import type { BuiltCourse } from './build-course.ts';
 import { bookbindingByHand, fieldSketching, nightSkyDiary, smallBoatRefresher } from './other-courses.ts';
 import { withFace } from './faces.ts';
+import { coreFilm } from './film/core-film.ts';
+import { withFilm } from './film/with-film.ts';
 import { INSTITUTION_PAGES, MENU_TEMPLATE } from './institution.ts';
+import { takeQuiz } from './answered.ts';
+import { handIn } from './handed-in.ts';
+import { goThrough } from './gone-through.ts';
+import { takePart } from './taken-part.ts';
+import { talkOf } from './talked.ts';
 import { estuaryFieldMethods } from './estuary/course.ts';
 import type { Run } from './estuary/course.ts';
 import { addressOf, DEMO_PASSWORD, DEMO_PEOPLE } from './people.ts';
@@ -86,6 +93,7 @@ export async function writeDemoCollege(
         name: 'Tern Point College of Coastal Field Studies',
         zone: ZONE,
         largestUpload: 200,
+        nameOrder: 'given_first',
       }),
     );
     for (const department of DEPARTMENTS)
@@ -110,7 +118,7 @@ export async function writeDemoCollege(
     inner.persist(inner.create(MenuTemplateRow, { institutionId, ...MENU_TEMPLATE }));
     const instructors = [...withPart('instructor'), ...withPart('co_instructor')];
     const keep = async (bare: BuiltCourse, members: readonly Member[]): Promise<void> => {
-      const built = await withFace(bare, instructors);
+      const built = await withFilm(await withFace(bare, instructors));
       const { course, texts } = built;
       storeCourse(inner, { institutionId, course, texts, members: [...teachers(), ...members], now });
       for (const { hash, type, bytes, width = null, height = null } of built.files) {
@@ -121,17 +129,27 @@ export async function writeDemoCollege(
     };
     const store = (run: Run, members: readonly Member[]): Promise<void> =>
       keep(estuaryFieldMethods(run), members);
-    await store(
-      {
-        code: `EFM-210-${calendar.current.code}`,
-        term: calendar.current.code,
-        state: 'live',
-        firstDay: calendar.current.firstDay,
-        written: 15,
-        paused: true,
-      },
-      inGroups(learners(0, 24)),
-    );
+    const live = estuaryFieldMethods({
+      code: `EFM-210-${calendar.current.code}`,
+      term: calendar.current.code,
+      state: 'live',
+      firstDay: calendar.current.firstDay,
+      written: 15,
+      paused: true,
+    });
+    const here = inGroups(learners(0, 24));
+    await keep(live, here);
+    const [marker] = instructors;
+    // Nobody who is offered on the sign-in page has handed in yet: that is theirs to try.
+    const others = here.map(({ person }) => person).slice(OFFERED);
+    handIn(inner, live.course, others, marker ?? '', now);
+    takeQuiz(inner, live.course, others, now);
+    talkOf(inner, live.course, others, marker ?? '', now);
+    const halfWay = here[0]?.person ?? '';
+    const film = (await coreFilm()).hash;
+    takePart(inner, live.course, others, { staff: marker ?? '', film, half: halfWay }, now);
+    await inner.flush();
+    await goThrough(inner, live.course, others, now);
     // A draft as somebody leaves it on a Friday: it starts on a Tuesday, and the last weeks are still empty.
     await store(
       {
@@ -164,7 +182,33 @@ export async function writeDemoCollege(
   for (const bytes of files.values()) await put(bytes);
 }
 
+/** Learners who are offered on the sign-in page. */
+const OFFERED = 3;
+
 const TABLES = [
+  'calendar_feed',
+  'film_watch',
+  'attendance',
+  'attendance_code',
+  'survey_answered',
+  'survey_batch',
+  'mark',
+  'item_opened',
+  'work_note',
+  'mark_file',
+  'post_draft',
+  'thread_follow',
+  'thread_read',
+  'post_before',
+  'post',
+  'thread',
+  'quiz_mark',
+  'quiz_late_answer',
+  'quiz_answer',
+  'quiz_attempt',
+  'hand_in_for',
+  'hand_in',
+  'work_draft',
   'registry_standing',
   'registry_answer',
   'registry_news',
@@ -191,6 +235,8 @@ const TABLES = [
   'attempt',
   'course_secret',
   'deed',
+  'deed_log',
+  'progress',
   'person_exception',
   'member_group',
   'member_list',

@@ -118,7 +118,7 @@ export function bookbindingByHand(term: DemoTerm): BuiltCourse {
             'quiz',
             'Which paste for which tear',
             15,
-            '<p>Nine tears, three pastes, and one that you should leave alone.</p>',
+            '<p>Six questions on tears, on pastes, and on what you should leave alone.</p>',
           ),
         ],
       },
@@ -256,7 +256,7 @@ export function smallBoatRefresher(term: DemoTerm): BuiltCourse {
               'quiz',
               'Ready for the water',
               40,
-              '<p>Twenty questions: weather, lights, knots, and what to do when the engine stops off the point. You need eighteen.</p>',
+              '<p>Twelve questions: weather, lights, knots, and what to do when the engine stops off the point. Of their thirteen points you need eleven.</p>',
               [],
               {
                 kind: 'relative',

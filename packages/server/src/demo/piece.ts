@@ -1,6 +1,6 @@
 /** How the demo's teaching material is written down: HTML in the words of whoever teaches it. */
 import { escapeHtml } from '@itinerary/core';
-import type { PlannedMoment } from '@itinerary/core';
+import type { Ask, PlannedMoment } from '@itinerary/core';
 import type { DemoFile } from './demo-file.ts';
 
 interface Written {
@@ -27,6 +27,7 @@ export type Piece =
       readonly address: string;
       readonly seconds: number;
     }
+  | (Written & { readonly kind: 'survey'; readonly asks: readonly Ask[] })
   | { readonly kind: 'heading'; readonly title: string }
   | {
       readonly kind: 'folder';
@@ -99,6 +100,10 @@ export function work(
   due: PlannedMoment = USUAL,
 ): Piece {
   return { kind, title, minutes, html: tidy(html), due, assesses };
+}
+
+export function survey(title: string, minutes: number, html: string, asks: readonly Ask[]): Piece {
+  return { kind: 'survey', title, minutes, html: tidy(html), asks };
 }
 
 export function meeting(

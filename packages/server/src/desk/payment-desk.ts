@@ -26,11 +26,18 @@ export const DESK_STATES = ['open', 'paid', 'refused', 'timed_out', 'taken_back'
 export type DeskState = (typeof DESK_STATES)[number];
 
 const openedSchema = z.object({ id: z.string().min(1).max(100), page: z.url({ protocol: /^https?$/ }) });
+const againSchema = z.object({ id: z.string().min(1).max(100), state: z.enum(DESK_STATES) });
 const standingSchema = z.object({ state: z.enum(DESK_STATES) });
 
 export interface Desk {
   /** @throws DeskAway */
   readonly open: (wanted: Wanted) => Promise<z.infer<typeof openedSchema>>;
+  /**
+   * Takes for another period what is agreed, from whoever has paid for one, without asking them.
+   *
+   * @param id of the payment before @throws DeskAway
+   */
+  readonly again: (id: string, wanted: Wanted) => Promise<{ readonly id: string; readonly state: DeskState }>;
   /** @throws DeskAway */
   readonly stateOf: (id: string) => Promise<DeskState>;
   /** Pays it back; twice is once. @throws DeskAway */
@@ -65,6 +72,8 @@ export function openDesk({ url, secret }: DeskSettings): Desk {
   };
   return {
     open: (wanted) => read(openedSchema, ask('POST', '/payments', wanted)),
+    again: (id, wanted) =>
+      read(againSchema, ask('POST', `/payments/${encodeURIComponent(id)}/again`, wanted)),
     stateOf: async (id) =>
       (await read(standingSchema, ask('GET', `/payments/${encodeURIComponent(id)}`))).state,
     payBack: async (id) => {

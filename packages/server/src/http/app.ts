@@ -10,12 +10,14 @@ import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
 import { diskStore } from '../files/file-store.ts';
+import type { Pieces } from '../files/pieces.ts';
 import type { Cleaning } from '../text/cleaning.ts';
 import { openAttempts } from '../usecases/people/attempts.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
 import { lastResort, problemHandler } from './problem.ts';
 import { mustBeShallow, shallowOnly } from './shallow.ts';
+import { takePieces } from './pieces.ts';
 import { registerRoutes } from './register.ts';
 import { sessions } from './session.ts';
 import { serveWeb } from './web-pages.ts';
@@ -23,6 +25,7 @@ import { serveWeb } from './web-pages.ts';
 const LARGEST_BODY = '4mb';
 
 export interface Parts {
+  readonly pieces: Pieces;
   readonly cleaning: Cleaning;
   readonly config: Config;
   readonly database: Database;
@@ -31,7 +34,7 @@ export interface Parts {
   readonly notices: Notices;
 }
 
-export function createApp({ config, database, pool, log, notices, cleaning }: Parts): Express {
+export function createApp({ config, database, pool, log, notices, cleaning, pieces }: Parts): Express {
   const app = express();
   app.disable('x-powered-by');
   // What nobody has foreseen says nothing of itself, wherever this runs.
@@ -47,6 +50,8 @@ export function createApp({ config, database, pool, log, notices, cleaning }: Pa
           // Vuetify writes the theme's colours into a style element.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],
+          // How long a film plays is read off it before it is sent.
+          mediaSrc: ["'self'", 'blob:'],
           objectSrc: ["'none'"],
           baseUri: ["'none'"],
           formAction: ["'self'"],
@@ -79,7 +84,9 @@ export function createApp({ config, database, pool, log, notices, cleaning }: Pa
     notices,
     attempts: openAttempts(pool),
     cleaning,
+    pieces,
   };
+  takePieces(app, ground);
   registerRoutes(app, ground);
   app.use('/api', () => {
     throw nothingHere();

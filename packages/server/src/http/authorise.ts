@@ -126,4 +126,5 @@ export const AUTHORISE: {
   plan: inCourse('plan'),
   state: inCourse('state'),
   members: inCourse('members'),
+  mark: inCourse('mark'),
 };

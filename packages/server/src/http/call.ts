@@ -16,6 +16,7 @@ import type { KeptCourse } from '../db/kept-courses.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
+import type { Pieces, Whole } from '../files/pieces.ts';
 import type { Notices } from '../live/notices.ts';
 import type { Cleaning } from '../text/cleaning.ts';
 import type { Attempts } from '../usecases/people/attempts.ts';
@@ -26,9 +27,16 @@ export interface Ground {
   readonly config: Config;
   readonly database: Database;
   readonly store: FileStore;
+  readonly pieces: Pieces;
   readonly notices: Notices;
   readonly attempts: Attempts;
   readonly cleaning: Cleaning;
+}
+
+/** A file as it comes in: its bytes, and how many they are said to be; null: nobody says. */
+export interface IncomingFile {
+  readonly stream: Whole['stream'];
+  readonly announced: number | null;
 }
 
 /** For routes that anyone may ask. */
@@ -66,6 +74,8 @@ export interface Call<Name extends RouteName> extends Ground {
   readonly em: EntityManager;
   readonly now: string;
   readonly request: Request;
+  /** Of a route that takes one; of all others it is empty. */
+  readonly file: IncomingFile;
   readonly params: ParamsOf<Name>;
   readonly query: QueryOf<Name>;
   readonly body: BodyOf<Name>;
@@ -74,13 +84,13 @@ export interface Call<Name extends RouteName> extends Ground {
 
 type MediaOf<Name extends RouteName> = (typeof ROUTES)[Name] extends { readonly media: infer Media }
   ? Media
-  : 'application/json';
+  : 'none';
 
 /** What goes out: the JSON that the route's schema describes, a file, a text, or what has been written already. */
 export type Answer<Name extends RouteName> =
   MediaOf<Name> extends 'application/octet-stream'
     ? FileToSend
-    : MediaOf<Name> extends 'text/csv'
+    : MediaOf<Name> extends 'application/json' | 'text/csv' | 'text/calendar' | 'text/plain'
       ? string
       : AnswerOf<Name> extends undefined
         ? void

@@ -12,6 +12,7 @@ import { AUTHORISE } from './authorise.ts';
 import type { Answer, Call, Ground, WhoFor } from './call.ts';
 import { checkAnswer } from './check-answer.ts';
 import { HANDLERS } from './handlers.ts';
+import { incomingFile } from './pieces.ts';
 
 /** `/api/courses/{course}` as Express writes it. */
 export function expressPath(path: string): string {
@@ -55,19 +56,28 @@ export async function answerOf<Name extends RouteName>(
 ): Promise<Answer<Name>> {
   const route: Route = ROUTES[name];
   // The one place where what the schemas have checked becomes what they are inferred to give.
-  const call = {
-    ...ground,
-    em,
-    now,
-    request,
+  const checked = {
     params: check(route.params, 'address', request.params),
     query: check(route.query, 'query', query),
     body: check(route.body, 'body', request.body),
-    who,
-  } as Call<Name>;
-  const answer = await HANDLERS[name](call);
-  if (ground.config.checksAnswers) checkAnswer(name, route, answer);
-  return answer;
+  };
+  const { upload = null } = checked.query as { readonly upload?: string };
+  const sent = { upload: route.takesFile === true ? upload : null, person: who.person?.id ?? null };
+  const { file, done } = await incomingFile(ground, request, sent);
+  const call = { ...ground, ...checked, em, now, request, file, who } as Call<Name>;
+  let is: 'taken' | 'refused' | 'broken' = 'broken';
+  try {
+    const answer = await HANDLERS[name](call);
+    is = 'taken';
+    if (ground.config.checksAnswers) checkAnswer(name, route, answer);
+    return answer;
+  } catch (error) {
+    // Whoever is told to come back sends nothing anew.
+    if (error instanceof Failure && !['busy', 'database_away'].includes(error.code)) is = 'refused';
+    throw error;
+  } finally {
+    done(is);
+  }
 }
 
 function register<Name extends RouteName>(app: Express, ground: Ground, name: Name): void {

@@ -17,11 +17,14 @@ import type { Carrier } from '../mail/carrier.ts';
 import { openReturns } from '../mail/returns.ts';
 import type { Returns } from '../mail/returns.ts';
 import { accountLetter } from '../usecases/accounts/account-letter.ts';
+import { endBySelf } from '../usecases/coursework/quiz/end.ts';
+import { writeToFollowers } from '../usecases/coursework/talk/following.ts';
 import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
 import { followCourse, followWhatIsDue } from '../usecases/registry/follow-course.ts';
 import { takeReading } from '../usecases/registry/take-reading.ts';
 import { openRegistry } from '../registry/registry.ts';
 import { askDesk } from '../usecases/joining/paying/pay.ts';
+import { chargeAgain, renewWhatIsDue } from '../usecases/joining/paying/renew.ts';
 import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
 
 const MOST_CONNECTIONS = 6;
@@ -60,6 +63,12 @@ function tasksOf(config: Config, database: Database, carrier: Carrier | null): T
       if (desk === null) throw new Error('ITINERARY_DESK is not set: money waits to be given back');
       await desk.payBack(found.deskId);
     },
+    charge_again: async ({ payment }) => {
+      if (desk === null) throw new Error('ITINERARY_DESK is not set: periods wait to be paid');
+      await chargeAgain(database.em.fork(), { desk, site: config.site }, payment, now());
+    },
+    end_attempt: ({ attempt }) => endBySelf(database.em.fork(), attempt, now()),
+    thread_posted: ({ thread }) => writeToFollowers(database.em.fork(), thread, now()),
     move_up: ({ course }) => moveUpCourse(database.em.fork(), course, now()),
     read_registry: async () => {
       if (registry !== null) await takeReading(database.em.fork(), registry, now());
@@ -92,6 +101,7 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
   const tasks = tasksOf(config, database, carrier);
   const sweep = async (): Promise<void> => {
     await sweepLines(database.em.fork(), config.clock.now());
+    await renewWhatIsDue(database.em.fork(), config.clock.now());
     await followWhatIsDue(database.em.fork(), config.clock.now());
   };
   const taskList: TaskList = {

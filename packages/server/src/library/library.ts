@@ -4,8 +4,8 @@
  */
 import sharp from 'sharp';
 import { MOST_S, unpacked } from '../lanes/pictures.ts';
-import { PICTURES } from './scenes.ts';
-import type { Drawn, LibraryPicture } from './scenes.ts';
+import { PICTURES } from './drawn.ts';
+import type { Drawn, LibraryPicture } from './drawn.ts';
 import { HEIGHT, WIDTH } from './shapes.ts';
 
 function shown({ draw: _draw, ...picture }: Drawn): LibraryPicture {

@@ -1,4 +1,4 @@
-/** The pictures of the library, each as a drawing, with its words, author and licence. */
+/** What is drawn in the pictures of the library, each with its words. */
 import {
   at,
   band,
@@ -32,29 +32,13 @@ import {
   WIDTH,
 } from './shapes.ts';
 
-export interface LibraryPicture {
-  readonly id: string;
-  readonly title: string;
-  readonly alt: string;
-  readonly author: string;
-  readonly licence: string;
-  readonly tags: readonly string[];
-}
-
-export interface Drawn extends LibraryPicture {
-  readonly draw: () => string;
-}
-
-const AUTHORS = ['Ilse Vantongeren', 'Rui Portelo', 'Amina Sesay'] as const;
-const LICENCES = ['CC BY 4.0', 'CC0 1.0', 'CC BY-SA 4.0'] as const;
-
 /** Many of one thing, spread by chance. */
 function many(count: number, seed: number, one: (next: () => number, index: number) => string): string {
   const next = chance(seed);
   return Array.from({ length: count }, (_, index) => one(next, index)).join('');
 }
 
-const SCENES: readonly (readonly [
+export const SCENES: readonly (readonly [
   id: string,
   title: string,
   alt: string,
@@ -396,13 +380,3 @@ const SCENES: readonly (readonly [
       many(90, 15, (next) => disc(next() * WIDTH, next() * HEIGHT, 2 + next() * 5, '#ffffff')),
   ],
 ];
-
-export const PICTURES: readonly Drawn[] = SCENES.map(([id, title, alt, tags, draw], index) => ({
-  id,
-  title,
-  alt,
-  tags,
-  draw,
-  author: AUTHORS[index % AUTHORS.length] as string,
-  licence: LICENCES[index % LICENCES.length] as string,
-}));

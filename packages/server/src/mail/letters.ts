@@ -18,6 +18,11 @@ export const LETTER_KINDS = [
   'in_line',
   'receipt',
   'paid_back',
+  'renews',
+  'ends',
+  'not_renewed',
+  'lapsed',
+  'posted',
 ] as const;
 export type LetterKind = (typeof LETTER_KINDS)[number];
 
@@ -43,6 +48,8 @@ export interface LetterFacts {
   readonly receipt?: number;
   /** When it was paid. */
   readonly on?: string;
+  /** Its title. */
+  readonly thread?: string;
 }
 
 /** What the words of a language fill in: moments are written out. */

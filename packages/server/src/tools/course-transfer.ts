@@ -3,6 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import {
+  filesOf,
+  mapFiles,
   isHolder,
   mapOwnContent,
   mapTops,
@@ -114,8 +116,9 @@ async function filesHere(course: Course, texts: CourseFile['texts'], folder: str
       for (const item of node.items) items.push(await keep(item));
       return { ...node, items };
     }
-    if (!('file' in node) || node.file === null) return node;
-    return (await look(node.file.hash, node.file.name)) ? node : { ...node, file: null };
+    const gone = new Set<string>();
+    for (const { hash, name } of filesOf(node)) if (!(await look(hash, name))) gone.add(hash);
+    return mapFiles(node, (file) => (gone.has(file.hash) ? null : file));
   };
   // One after the other, so that what is missing is told in the order of the course.
   const tops = new Map<CourseNode, CourseNode>();

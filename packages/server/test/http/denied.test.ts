@@ -3,25 +3,25 @@
  * names a course is asked by everybody about a course that holds something of every kind, and what comes back must
  * hold nothing of what is absent for them, and of what is named nothing but its name.
  */
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { accessAt, newItem, newSection, parseCourse, subtree } from '@itinerary/core';
-import type { AccessState, Course, CourseNode, Item, NodeAnswers, Viewer } from '@itinerary/core';
-import type { UploadAnswer } from '@itinerary/contract';
+import { accessAt, parseCourse, subtree } from '@itinerary/core';
+import type { AccessState, Course, CourseNode, NodeAnswers, Viewer } from '@itinerary/core';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
-import { hashText } from '../../src/text/rich-text.ts';
-import { fileRef, NOW, openCourse, putOn, setting, signedIn, testServer } from '../support/server.ts';
+import { deniedCourse, nameOf, PASSPHRASE, RIGHT } from '../support/denied-course.ts';
+import { NOW, putOn, signedIn, testServer } from '../support/server.ts';
 import type { TestServer, Who } from '../support/server.ts';
 
 let server: TestServer;
 let id = '';
 let course: Course;
 const agents = new Map<Asker, Agent>();
-const fileHashes = new Map<string, string>();
+let fileHashes: ReadonlyMap<string, string>;
+let hiddenWords: ReadonlyMap<string, string>;
 
 type Asker = Who | 'nobody' | 'guest';
 const ASKERS: readonly Asker[] = ['nobody', 'outsider', 'visitor', 'guest', 'learner', 'assistant', 'staff'];
-const PASSPHRASE = 'heron lantern quay';
 const AT = Date.parse(NOW);
 
 /** Everybody as core sees them; the guest is an outsider who has given the passphrase. */
@@ -37,132 +37,6 @@ const VIEWERS: Readonly<Record<Asker, Viewer>> = {
   staff: { role: null, institutionStaff: true, here: true },
 };
 
-/** Words of a node that nobody can come by but from the node. */
-const inside = (node: string): string => `inside-of-${node}-`;
-const nameOf = (node: string): string => `Name of ${node}.`;
-const hiddenWords = new Map<string, string>();
-
-interface Making {
-  readonly id: string;
-  readonly more?: Partial<Item>;
-}
-
-/** Something of every kind that is denied, each beside something that is not. */
-const ITEMS: readonly Making[] = [
-  { id: 'open', more: { done: { by: 'handed_in' } } as Partial<Item> },
-  { id: 'hidden', more: { shown: false } },
-  { id: 'staffonly', more: { staffOnly: true } },
-  { id: 'elsewhere', more: { audience: ['other'] } },
-  { id: 'ours', more: { audience: ['k'] } },
-  { id: 'later', more: { opens: { kind: 'fixed', day: '2027-12-01', time: null } } },
-  {
-    id: 'laterunnamed',
-    more: { opens: { kind: 'fixed', day: '2027-12-01', time: null }, closed: 'leave_out' },
-  },
-  {
-    id: 'waiting',
-    more: {
-      rule: { when: { kind: 'all', of: [{ kind: 'done', items: ['open'] }] }, until: null, then: 'look' },
-    },
-  },
-  {
-    id: 'over',
-    more: {
-      rule: {
-        when: { kind: 'all', of: [] },
-        until: { kind: 'fixed', day: '2027-01-06', time: null },
-        then: 'absent',
-      },
-    },
-  },
-  { id: 'unlisted', more: { listed: false } as Partial<Item> },
-  { id: 'sample', more: { sample: true } as Partial<Item> },
-  { id: 'removed' },
-];
-
-async function made(agent: Agent): Promise<void> {
-  id = await openCourse(agent, {
-    title: 'Denied things',
-    code: 'DEN-1',
-    purpose: 'practice',
-    firstDay: '2027-01-04',
-    weeks: 30,
-  });
-  const texts: Record<string, string> = {};
-  const nodes: Item[] = [];
-  for (const { id: node, more } of ITEMS) {
-    const words = inside(node);
-    const came = await agent
-      .post(`/api/courses/${id}/files?name=${words}.txt`)
-      .set('content-type', 'application/octet-stream')
-      .send(`${words} in a file`);
-    const file = fileRef(came.body as UploadAnswer);
-    fileHashes.set(node, file.hash);
-    const html = `<p>${words}</p>`;
-    texts[hashText(html)] = html;
-    hiddenWords.set(node, words);
-    const item = newItem('file', {
-      id: node,
-      title: nameOf(node),
-      text: hashText(html),
-      file,
-      summary: words,
-    });
-    nodes.push({ ...item, ...more } as Item);
-  }
-  const shut = newSection({ id: 'shut', title: nameOf('shut'), summary: inside('shut'), shown: false });
-  const closed = newSection({
-    id: 'closed',
-    title: nameOf('closed'),
-    opens: { kind: 'fixed', day: '2027-12-01', time: null },
-  });
-  const within = (node: string): Item =>
-    newItem('page', { id: node, title: nameOf(node), summary: inside(node) });
-  hiddenWords.set('shut', inside('shut')).set('inshut', inside('inshut')).set('inclosed', inside('inclosed'));
-  const set = (field: string, value: unknown, was: unknown, target = id): object =>
-    setting(target, field, value, was);
-  const groups = ['k', 'other'].map((key, at) =>
-    set(`groups.${key}`, { name: `Class ${at + 1}`, kind: 'class', at }, null),
-  );
-  const edits = [
-    ...groups,
-    {
-      kind: 'insert',
-      parent: id,
-      after: null,
-      node: newSection({ id: 'main', title: nameOf('main'), items: nodes }),
-    },
-    { kind: 'insert', parent: id, after: 'main', node: { ...shut, items: [within('inshut')] } },
-    { kind: 'insert', parent: id, after: 'shut', node: { ...closed, items: [within('inclosed')] } },
-    { kind: 'remove', target: 'removed' },
-    set('find', 'here', 'members'),
-    set('visitors', 'passphrase', 'off'),
-    // Whoever could leave by one of the requests would be denied all that comes after.
-    set('mayLeave', false, true),
-  ];
-  await agent.put(`/api/courses/${id}/passphrase`).send({ passphrase: PASSPHRASE }).expect(200);
-  const first = { since: 0, changes: [{ id: 'make', edits }], texts };
-  const answer = await agent.post(`/api/courses/${id}/changes`).send(first).expect(200);
-  expect((answer.body as { refused: unknown[] }).refused).toEqual([]);
-  // Held: learners go on seeing "open" as it was, and nothing of what has been written since.
-  const rewritten = '<p>inside-of-working-copy-</p>';
-  const open = nodes.find((node) => node.id === 'open') as Item;
-  const held = [
-    set('heldBack.open', { node: open, release: null }, null),
-    set('text', hashText(rewritten), 'text' in open ? open.text : null, 'open'),
-    set('title', 'Name of working copy.', nameOf('open'), 'open'),
-    set('state', 'live', 'draft'),
-  ];
-  const second = {
-    since: 0,
-    changes: [{ id: 'hold', edits: held }],
-    texts: { [hashText(rewritten)]: rewritten },
-  };
-  const live = await agent.post(`/api/courses/${id}/changes`).send(second).expect(200);
-  expect((live.body as { refused: unknown[] }).refused).toEqual([]);
-  hiddenWords.set('working copy', 'inside-of-working-copy-');
-}
-
 beforeAll(async () => {
   server = await testServer();
   for (const who of ASKERS) {
@@ -170,7 +44,7 @@ beforeAll(async () => {
     else agents.set(who, await signedIn(server, who === 'guest' ? 'outsider' : who));
   }
   const instructor = await signedIn(server, 'instructor');
-  await made(instructor);
+  ({ id, fileHashes, hiddenWords } = await deniedCourse(instructor));
   const noor = await putOn(instructor, id, 'noor', 'learner');
   await putOn(instructor, id, 'kenji', 'visitor');
   await putOn(instructor, id, 'adaeze', 'assistant');
@@ -203,18 +77,47 @@ async function operations(): Promise<readonly (readonly [path: string, method: s
 /** Ending one's session would answer every question after it. */
 const APART = new Set(['signOut', 'signIn', 'demoSignIn', 'events']);
 
+function bodyFor(path: string): object {
+  if (path.endsWith('/text')) return { html: '<p>x</p>', was: null };
+  const version = 0;
+  if (path.endsWith('/quiz/attempts')) return { id: randomUUID() };
+  if (path.includes('/quiz/') && path.endsWith('/handed')) return { answers: {} };
+  if (path.endsWith('/checked')) return { version };
+  if (path.endsWith('/discussion/threads'))
+    return { id: randomUUID(), post: randomUUID(), title: 'Mud', html: '<p>Mud</p>' };
+  if (path.endsWith('/posts')) return { id: randomUUID(), html: '<p>Mud</p>', answers: null };
+  if (path.endsWith('/following')) return { follow: true };
+  if (path.includes('/drafts/')) return { version: 0, title: '', html: '<p>Mud</p>', files: [] };
+  if (path.includes('/posts/')) return { html: '<p>Mud</p>', was: null };
+  if (path.includes('/answers/')) return { version, answer: { kind: 'short', text: 'Mud' } };
+  if (path.endsWith('/anew')) return { token: 'none' };
+  if (path.endsWith('/marks'))
+    return { answers: [{ attempt: 'never-was', after: null }], points: 1, comment: '' };
+  if (path.endsWith('/watched')) return { id: randomUUID(), film: 'a'.repeat(64), runs: [], position: 0 };
+  if (path.endsWith('/done')) return { people: ['never-was'], what: 'marked', reason: 'Mud' };
+  if (path.endsWith('/here')) return { code: 'ABC234' };
+  if (path.endsWith('/meeting/people'))
+    return { people: [{ person: 'never-was', attended: 'there', was: null }] };
+  if (path.endsWith('/meeting/codes')) return { id: randomUUID() };
+  if (path.endsWith('/survey/answers')) return { answers: { q: { kind: 'open', text: 'Mud' } } };
+  if (path.endsWith('/draft')) return { version: 0, text: 'Mud', address: '', files: [] };
+  return path.endsWith('/handed') ? { id: randomUUID(), version: 0 } : {};
+}
+
 async function ask(who: Asker, method: string, path: string): Promise<Response> {
   const agent = agents.get(who) as Agent;
   switch (method) {
     case 'get':
-      return agent.get(path);
+      // A letter that nearly every word has.
+      return agent.get(path.replace('{hash}', 'none').replace(/\/found$/, '/found?find=e'));
     case 'delete':
       return agent.delete(path);
     case 'put':
       // What can be asked of any item, so that the answer is about the item.
-      return agent.put(path).send(path.endsWith('/text') ? { html: '<p>x</p>', was: null } : {});
+      return agent.put(path).send(bodyFor(path));
     default:
-      return agent.post(path).send({});
+      if (!/\/(?:coursework|drafts\/new)\/files$/.test(path)) return agent.post(path).send(bodyFor(path));
+      return agent.post(`${path}?name=a.txt`).set('Content-Type', 'application/octet-stream').send('Mud');
   }
 }
 
@@ -232,6 +135,12 @@ const filled = (path: string, node: string): string =>
     .replace('{item}', node)
     .replace('{person}', 'never-was')
     .replace('{exception}', 'never-was')
+    .replace('{attempt}', 'never-was')
+    .replace('{question}', 'q')
+    .replace('{thread}', 'never-was')
+    .replace('{post}', 'never-was')
+    .replace('{place}', 'new')
+    .replace('{handed}', 'never-was')
     .replace('{holiday}', 'never-was')
     .replace('{code}', 'FREE-9');
 /** All that came back, as far as it can be read. */
@@ -263,7 +172,34 @@ function leaks(who: Asker, words: string): readonly string[] {
     ];
   });
   const isStaff = ['assistant', 'staff'].includes(who);
-  return !isStaff && words.includes('working copy') ? [...ofNodes, 'working copy'] : ofNodes;
+  if (isStaff) return ofNodes;
+  return [...ofNodes, ...['working copy', RIGHT].filter((one) => words.includes(one))];
+}
+
+const isFor = (who: Asker, { id: node, kind }: CourseNode): boolean =>
+  kind !== 'section' && ['look', 'open'].includes(stateFor(who, node));
+
+/** Those who are not in the course share what is asked of each of them: one asks what the next one does not. */
+const LOOKERS: readonly Asker[] = ['nobody', 'outsider', 'visitor', 'guest'];
+
+/**
+ * Of which nodes it is asked: of all that are not for them, turn by turn where several have no part in it. Whoever has
+ * not the right to look at work is told so before anybody looks at the node: one of each is enough. That what is theirs
+ * is there is asked where items are read.
+ */
+function asking(who: Asker, operation: string, access: string, turn: number): readonly CourseNode[] {
+  if (operation === 'readItem') return nodes();
+  const hidden = nodes().filter((node) => !isFor(who, node));
+  if (access !== 'mark' || ['assistant', 'staff'].includes(who)) {
+    const place = LOOKERS.indexOf(who);
+    const isTurn = (node: CourseNode): boolean =>
+      (nodes().indexOf(node) + turn + place) % LOOKERS.length === 0;
+    return place === -1 ? hidden : hidden.filter(isTurn);
+  }
+  return [
+    hidden.find(({ kind }) => kind === 'section'),
+    hidden.find(({ kind }) => kind !== 'section'),
+  ].filter((node) => node !== undefined);
 }
 
 /** Many questions at once; as many answers, in their order. */
@@ -300,17 +236,21 @@ describe.each(ASKERS)('%s', (who) => {
   });
 
   test('is told of an item that is absent or named the same as of one that never existed', async () => {
-    let asked = 0;
-    for (const [path, method, { operationId }] of await operations()) {
+    const asked = { count: 0, of: asking };
+    for (const [turn, [path, method, { operationId, 'x-access': access }]] of (
+      await operations()
+    ).entries()) {
       if (!path.includes('{item}')) continue;
       const nothing = await ask(who, method, filled(path, 'never-was'));
-      expect([404, 401]).toContain(nothing.status);
-      const answers = await together(nodes(), ({ id: node }) => ask(who, method, filled(path, node)));
-      for (const [at, { id: node, kind }] of nodes().entries()) {
+      // Whoever has not the right to look at work is told that of any item.
+      expect(access === 'mark' ? [404, 403, 401] : [404, 401]).toContain(nothing.status);
+      const asking = asked.of(who, operationId, access, turn);
+      const answers = await together(asking, ({ id: node }) => ask(who, method, filled(path, node)));
+      for (const [at, { id: node, kind }] of asking.entries()) {
         const { status, body } = answers[at] as Response;
         const state = stateFor(who, node);
         const isThere = state === 'look' || state === 'open';
-        asked += 1;
+        asked.count += 1;
         if (!isThere || kind === 'section') {
           expect({ operationId, node, status, body: body as unknown }).toEqual({
             operationId,
@@ -323,7 +263,7 @@ describe.each(ASKERS)('%s', (who) => {
         }
       }
     }
-    expect(asked).toBeGreaterThan(40);
+    expect(asked.count).toBeGreaterThan(40);
   });
 });
 

@@ -5,7 +5,7 @@ import type { Route, RouteAccess, RouteName } from '@itinerary/contract';
 import request from 'supertest';
 import { newItem } from '@itinerary/core';
 import { hashText } from '../../src/text/rich-text.ts';
-import type { UploadAnswer } from '@itinerary/contract';
+import type { TalkAnswer, ThreadAnswer, UploadAnswer } from '@itinerary/contract';
 import type { Agent, Response } from 'supertest';
 import { ARCHIVED, courseIds, DRAFT, fileRef, LIVE, putOn, signedIn, testServer } from '../support/server.ts';
 import type { TestServer, Who } from '../support/server.ts';
@@ -24,6 +24,13 @@ const PNG = Buffer.from(
   'base64',
 );
 const fileItem = 'words';
+let workItem = '';
+let quizItem = '';
+let question = '';
+let talkItem = '';
+const ofKind: Record<'video' | 'meeting' | 'survey', string> = { video: '', meeting: '', survey: '' };
+let thread = '';
+let post = '';
 const agents = new Map<Who | 'nobody', Agent>();
 const WHO: readonly (Who | 'nobody')[] = [
   'nobody',
@@ -42,9 +49,29 @@ beforeAll(async () => {
     agents.set(who, who === 'nobody' ? request.agent(server.address) : await signedIn(server, who));
   const plan = await (agents.get('instructor') as Agent).get(`/api/courses/${ids[LIVE] ?? ''}/plan`);
   const { course } = plan.body as {
-    course: { description: string; sections: { items: { id: string }[] }[] };
+    course: {
+      description: string;
+      sections: { items: { id: string; kind: string; questions?: object }[] }[];
+    };
   };
   item = course.sections[0]?.items[0]?.id ?? '';
+  workItem =
+    course.sections.flatMap(({ items }) => items).find(({ kind }) => kind === 'assignment')?.id ?? '';
+  const quiz = course.sections.flatMap(({ items }) => items).find(({ kind }) => kind === 'quiz');
+  quizItem = quiz?.id ?? '';
+  question = Object.keys(quiz?.questions ?? {})[0] ?? '';
+  for (const { id, kind } of course.sections.flatMap(({ items }) => items))
+    if (kind in ofKind) ofKind[kind as 'video'] ||= id;
+  // The demo's learners talk in one of them.
+  for (const { id, kind } of course.sections.flatMap(({ items }) => items)) {
+    if (kind !== 'discussion' || thread !== '') continue;
+    const at = `/api/learn/${ids[LIVE] ?? ''}/items/${id}/discussion`;
+    const { threads } = (await (agents.get('instructor') as Agent).get(at)).body as TalkAnswer;
+    if (threads[0] === undefined) continue;
+    [talkItem, thread] = [id, threads[0].id];
+    const read = await (agents.get('instructor') as Agent).get(`${at}/threads/${thread}`);
+    post = (read.body as ThreadAnswer).page[0]?.id ?? '';
+  }
   hash = course.description;
   // A file, and an item that holds it.
   const agent = agents.get('instructor') as Agent;
@@ -80,6 +107,16 @@ async function call(who: Who | 'nobody', route: Route, course: string): Promise<
     .replace('files/{hash}', `files/${fileHash}`)
     .replace('pictures/{hash}', `pictures/${pictureHash}?item=${pictureItem}`)
     .replace('{item}/file', `${fileItem}/file`)
+    .replace('{item}/coursework', `${workItem}/coursework`)
+    .replace('{item}/quiz', `${quizItem}/quiz`)
+    .replace('{item}/film', `${ofKind.video}/film`)
+    .replace('{item}/meeting', `${ofKind.meeting}/meeting`)
+    .replace('{item}/survey', `${ofKind.survey}/survey`)
+    .replace('{item}/discussion', `${talkItem}/discussion`)
+    .replace('{thread}', thread)
+    .replace('{post}', post)
+    .replace('{attempt}', 'never-was')
+    .replace('{question}', question)
     .replace('{course}', course)
     .replace('{code}', 'FREE-1')
     .replace('{person}', 'nobody')
@@ -113,19 +150,25 @@ const ALLOWED: Readonly<Record<RouteAccess, readonly (Who | 'nobody')[]>> = {
   knows: ['learner', 'assistant', 'instructor', 'staff'],
   plan: ['assistant', 'instructor', 'staff'],
   members: ['instructor', 'staff'],
+  mark: ['assistant', 'instructor', 'staff'],
   state: ['instructor', 'staff'],
 };
 
 /** What only some of those may who have the right. */
 const FEWER: Partial<Record<RouteName, readonly (Who | 'nobody')[]>> = {
   tick: ['learner'],
+  ownLog: ['learner'],
+  ownProgress: ['learner'],
+  // The post is staff's.
+  removePost: ['assistant', 'instructor', 'staff'],
   untick: ['learner'],
 };
 
 describe('each role gets what its right says', () => {
   // A stream of events never ends; who gets it is asked in live.test.ts.
   // The words of a page are for learners where the page says so: asked in persons.test.ts.
-  // Of comments, attached files and pictures it is asked in comments.test.ts and face.test.ts, where there are any.
+  // Of comments, attached files, pictures, files of work and answers it is asked in comments.test.ts, face.test.ts and
+  // handing-in.test.ts, marking.test.ts, posts-begun.test.ts and quiz-right.test.ts, where there are any.
   const apart = new Set<RouteName>([
     'signOut',
     'demoPeople',
@@ -135,6 +178,14 @@ describe('each role gets what its right says', () => {
     'removeComment',
     'restoreComment',
     'facePicture',
+    'ownWorkFile',
+    'ownReceipt',
+    'attachment',
+    'workExample',
+    'postFile',
+    'quizPicture',
+    // Whose calendar it is, its address says: asked in agenda.test.ts.
+    'feed',
   ]);
   test.each(all.filter(([name]) => !apart.has(name)))('%s', async (name, route) => {
     for (const who of WHO) {

@@ -1,6 +1,4 @@
 /** Joining by paying: refused, then paid; told twice, late, or never; seats that are kept meanwhile; forged notices. */
-import { createServer } from 'node:http';
-import type { AddressInfo, Server } from 'node:net';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { JoinedAnswer, JoinPageAnswer, WaysInAnswer } from '@itinerary/contract';
 import { SHUT_WAY } from '@itinerary/core';
@@ -8,13 +6,11 @@ import request from 'supertest';
 import type { Agent, Response } from 'supertest';
 import { toldClock } from '../../src/config/clock.ts';
 import { signatureOf } from '../../src/desk/payment-desk.ts';
-import { Till } from '../../src/standins/desk/till.ts';
-import { tillPage } from '../../src/standins/desk/till-page.ts';
-import { changeCourse, NOW, openCourse, serverOn, setting, signedIn, testServer } from '../support/server.ts';
-import { quietPort } from '../support/mortal.ts';
+import type { Till } from '../../src/standins/desk/till.ts';
+import { changeCourse, NOW, openCourse, serverOn, setting, signedIn } from '../support/server.ts';
+import { DESK_SECRET, serverWithTill, until } from '../support/till.ts';
 import type { TestServer } from '../support/server.ts';
 
-const SECRET = 'between the desk and us';
 const clock = toldClock(NOW);
 const later = (minutes: number): void =>
   clock.tell(new Date(Date.parse(NOW) + minutes * 60_000).toISOString());
@@ -23,11 +19,12 @@ const PRICE = {
   amount: 12_000,
   reduced: { amount: 9000, until: { kind: 'fixed', day: '2027-02-16', time: '10:00' } },
   byKind: { teaching: null, staff: null, learner: null, visitor: 2000 },
+  months: null,
 };
 const WAY = { ...SHUT_WAY, on: true, price: PRICE };
 
 let till: Till;
-let deskHttp: Server;
+let stop: () => Promise<void>;
 let server: TestServer;
 let ines: Agent;
 let noor: Agent;
@@ -48,11 +45,8 @@ const ways = async (): Promise<WaysInAnswer> =>
 const states = async (): Promise<unknown[]> => (await ways()).payments.map(({ state }) => state).sort();
 const newest = (): Till['payments'][number] => till.payments[0]!;
 const at = async (what: () => Promise<unknown>, wanted: unknown): Promise<void> => {
-  for (let tries = 0; tries < 60; tries += 1) {
-    if (JSON.stringify(await what()) === JSON.stringify(wanted)) break;
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
-  expect(await what()).toEqual(wanted);
+  const isThere = (now: unknown): boolean => JSON.stringify(now) === JSON.stringify(wanted);
+  expect(await until(what, isThere)).toEqual(wanted);
 };
 const letters = async (): Promise<unknown[]> =>
   (await rows(`select kind from letter where course_id = ? order by made_at, kind`, [id])).map(
@@ -60,12 +54,7 @@ const letters = async (): Promise<unknown[]> =>
   );
 
 beforeAll(async () => {
-  till = new Till({ secret: SECRET, file: null });
-  deskHttp = createServer(tillPage(till, SECRET, () => 'http://desk.example'));
-  await new Promise<void>((resolve) => deskHttp.listen(0, '127.0.0.1', () => resolve()));
-  const port = await quietPort();
-  const url = `http://127.0.0.1:${(deskHttp.address() as AddressInfo).port}`;
-  server = await testServer({ clock, port, site: `http://127.0.0.1:${port}`, desk: { url, secret: SECRET } });
+  ({ till, server, stop } = await serverWithTill(clock));
   [ines, noor, hye, kenji] = await Promise.all([
     signedIn(server, 'instructor'),
     signedIn(server, 'learner'),
@@ -73,11 +62,7 @@ beforeAll(async () => {
     signedIn(server, 'visitor'),
   ]);
 });
-afterAll(async () => {
-  till.close();
-  await server.stop();
-  await new Promise((resolve) => deskHttp.close(resolve));
-});
+afterAll(() => stop());
 beforeEach(async () => {
   clock.tell(NOW);
   till.notices = 'once';
@@ -97,10 +82,11 @@ test('each is told their own price, and until when', async () => {
     amount: 9000,
     currency: 'EUR',
     until: Date.parse('2027-02-16T10:01:00Z'),
+    months: null,
   });
-  expect(await priceOf(kenji)).toEqual({ amount: 2000, currency: 'EUR', until: null });
+  expect(await priceOf(kenji)).toEqual({ amount: 2000, currency: 'EUR', until: null, months: null });
   later(60);
-  expect(await priceOf(noor)).toEqual({ amount: 12_000, currency: 'EUR', until: null });
+  expect(await priceOf(noor)).toEqual({ amount: 12_000, currency: 'EUR', until: null, months: null });
 });
 
 test('refused, then paid; the seat is kept meanwhile, and nobody else gets it', async () => {
@@ -203,7 +189,7 @@ describe('a notice', () => {
     const notice = { id: deskId, reference, state: 'paid' as const, amount, currency };
     const tell = (body: object): PromiseLike<Response> =>
       request(server.address).post('/api/payments/notice').send(body);
-    const signed = (one: typeof notice, secret = SECRET): object => ({
+    const signed = (one: typeof notice, secret = DESK_SECRET): object => ({
       ...one,
       signature: signatureOf(secret, one),
     });

@@ -89,10 +89,10 @@ test('after another course, all of which counts is done', async () => {
     answer: { can: 'no', missing: ['completed'] },
   });
   await noor.post(`/api/join/${code}`).send({}).expect(403);
-  await rows(`insert into deed (course_id, person_id, item_id, done_at) values (?, ?, 'counts', ?)`, [
+  await rows(`insert into deed (course_id, person_id, item_id, facts) values (?, ?, 'counts', ?)`, [
     first,
     person,
-    '2027-02-01T00:00:00.000Z',
+    JSON.stringify({ ticked: Date.parse('2027-02-01T00:00:00.000Z') }),
   ]);
   expect((await pageOf(noor, code))?.answer).toMatchObject({ can: 'yes' });
   await noor.post(`/api/join/${code}`).send({}).expect(200);

@@ -101,3 +101,45 @@ test('more than there may be at once, or a language that is none, is refused', a
     await ines.get(`/api/courses/${id}/members/first`).query(query).expect(400);
   }
 });
+
+test('an institution may put the name of the family first: shown so, and sorted by it, in the whole table and its beginning', async () => {
+  const { stamp } = (await ines.get(`/api/courses/${id}/roster`).expect(200)).body as { stamp: string };
+  const halves = [
+    ['Zaïde', 'Aalto'],
+    ['Amal', 'Zubayr'],
+  ] as const;
+  await ines
+    .post(`/api/courses/${id}/lists`)
+    .send({
+      id: '00000000-0000-4000-8000-000000000002',
+      stamp,
+      source: '',
+      shape: { heading: null, columns: [] },
+      rows: halves.map(([given, family], at) => ({ line: at + 1, id: `H-${at}`, given, family })),
+      choices: [],
+      remove: [],
+    })
+    .expect(200);
+  const shown = async (): Promise<string[]> => {
+    const begun = names(await first({ first: 50 }));
+    const whole = (await ines.get(`/api/courses/${id}/members`).expect(200)).body as MembersAnswer;
+    expect(whole.members.map(({ name }) => name).sort()).toEqual([...begun].sort());
+    return begun;
+  };
+  const before = await shown();
+  expect(before.indexOf('Zaïde Aalto')).toBeGreaterThan(before.indexOf('Amal Zubayr'));
+  const staff = await signedIn(server, 'staff');
+  await staff.put('/api/institution/names').send({ nameOrder: 'sideways' }).expect(400);
+  await ines.put('/api/institution/names').send({ nameOrder: 'family_first' }).expect(403);
+  await staff.put('/api/institution/names').send({ nameOrder: 'family_first' }).expect(200);
+  expect((await ines.get('/api/me').expect(200)).body).toMatchObject({
+    institution: { nameOrder: 'family_first' },
+  });
+  const after = await shown();
+  expect(after[0]).toBe('Aalto, Zaïde');
+  expect(after.indexOf('Zubayr, Amal')).toBeGreaterThan(after.indexOf('Under_Score'));
+  // Found by either half, in the order in which people say them.
+  expect(await found('zaide aalto')).toEqual(['Aalto, Zaïde']);
+  await staff.put('/api/institution/names').send({ nameOrder: 'given_first' }).expect(200);
+  expect(await shown()).toEqual(before);
+});

@@ -93,7 +93,7 @@ describe('moments of one’s own', () => {
       [
         { person: noor, node: work, ...moments, due: null },
         'opens',
-        'at least one moment of opens, due and until',
+        'at least one of opens, due, until and factor',
       ],
       [
         { person: '00000000-0000-4000-8000-000000000000', node: work, ...moments },

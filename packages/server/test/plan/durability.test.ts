@@ -4,7 +4,6 @@
  * says how many (`npm run kills`), under the writing of as many people as ITINERARY_WRITERS.
  */
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { applyChange, newItem } from '@itinerary/core';
 import type { Change, Course } from '@itinerary/core';
@@ -13,8 +12,9 @@ import { ChangeRow } from '../../src/db/entities.ts';
 import { connect } from '../../src/db/orm.ts';
 import { ALL } from '../../../core/test/support/runs.ts';
 import { randomness } from '../../../core/test/support/randomness.ts';
-import { killed, pause, quietPort, started, startMortalPostgres } from '../support/mortal.ts';
-import type { MortalPostgres } from '../support/mortal.ts';
+import { pause } from '../support/mortal.ts';
+import { killInTurn, startMortalServer } from '../support/mortal-server.ts';
+import type { MortalServer } from '../support/mortal-server.ts';
 import { PEOPLE } from '../support/server.ts';
 
 const SEED = 20270117;
@@ -22,55 +22,15 @@ const SEED = 20270117;
 const KILLS = Number(process.env['ITINERARY_KILLS'] ?? (ALL ? '8' : '4'));
 const WRITERS = Number(process.env['ITINERARY_WRITERS'] ?? '3');
 const ANSWERS_BETWEEN_KILLS = 8;
-const DATABASE = 'durability';
-let postgres: MortalPostgres;
-let server: ChildProcess;
-let port: number;
-
-async function startServer(): Promise<void> {
-  server = await started('main.js', /listening at/, {
-    DATABASE_URL: postgres.url(DATABASE),
-    SESSION_SECRET: 's',
-    ITINERARY_DEMO: '1',
-    PORT: String(port),
-    LOG_LEVEL: 'silent',
-  });
-}
+let mortal: MortalServer;
 
 beforeAll(async () => {
-  port = await quietPort();
-  postgres = await startMortalPostgres('durability-postgres', DATABASE);
-  await startServer();
+  mortal = await startMortalServer('durability');
 }, 60_000);
+afterAll(() => mortal.remove());
 
-afterAll(async () => {
-  server.kill('SIGKILL');
-  await postgres.remove();
-});
-
-/** The answer, or null when none came or the database was away. */
-async function ask(cookie: string, path: string, body?: unknown): Promise<unknown> {
-  try {
-    const init = body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) };
-    const response = await fetch(`http://127.0.0.1:${port}${path}`, {
-      ...init,
-      headers: { 'content-type': 'application/json', cookie },
-    });
-    return response.ok ? await response.json() : null;
-  } catch {
-    return null;
-  }
-}
-
-async function signIn(address: string): Promise<string> {
-  const response = await fetch(`http://127.0.0.1:${port}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ address, password: 'low-tide-at-nine' }),
-  });
-  const cookies = response.headers.getSetCookie();
-  return cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
-}
+const ask: MortalServer['ask'] = (cookie, path, body) => mortal.ask(cookie, path, body);
+const signIn: MortalServer['signIn'] = (address) => mortal.signIn(address);
 
 /** So many sessions of people who plan the course; those beyond the first are put on it for that. */
 async function writersOf(instructor: string, id: string): Promise<readonly string[]> {
@@ -145,26 +105,15 @@ test(
     };
 
     const kills = async (): Promise<void> => {
-      for (let kill = 0; kill < KILLS; kill += 1) {
-        // Each kill falls among changes that are under way, however fast the machine is.
-        const enough = acknowledged.length + ANSWERS_BETWEEN_KILLS;
-        while (acknowledged.length < enough) await pause(10);
-        await pause(random() * 300);
-        if (kill % 2 === 0) {
-          await killed(server);
-          await startServer();
-        } else {
-          await postgres.kill();
-        }
-      }
-      await pause(500);
+      const done = (): number => acknowledged.length;
+      await killInTurn(mortal, { kills: KILLS, between: ANSWERS_BETWEEN_KILLS, done, random });
       isDone = true;
     };
 
     await Promise.all([...writers.map(stream), kills()]);
-    await killed(server);
+    await mortal.fell();
 
-    const database = await connect(postgres.url(DATABASE));
+    const database = await connect(mortal.databaseUrl());
     try {
       const em = database.em.fork();
       const log = await em.find(ChangeRow, { courseId: id }, { orderBy: { seq: 'asc' } });

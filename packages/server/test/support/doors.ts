@@ -78,16 +78,26 @@ export async function closeDoors(): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
 }
 
+/** Why one of them did not come back: whatever waits for it waits no longer. */
+let away: Error | null = null;
+
 export async function kill(victim: Victim): Promise<void> {
-  if (victim === 'postgres') return postgres.kill();
-  await killed(running.get(victim)!);
-  await start(victim);
+  try {
+    if (victim === 'postgres') return await postgres.kill();
+    await killed(running.get(victim)!);
+    await start(victim);
+  } catch (error) {
+    away = new Error(`the ${victim} did not come back: ${String(error)}`);
+    throw away;
+  }
 }
 
 export const portOf = (door: keyof typeof ports): number => ports[door];
 export const databaseUrl = (): string => postgres.url(DATABASE);
 
 const at = (path: string): string => `http://127.0.0.1:${ports.server}${path}`;
+
+const WAITS_MS = 30_000;
 
 /** The answer, or null when none came or something was away. */
 export async function ask<T>(
@@ -101,9 +111,12 @@ export async function ask<T>(
     const response = await fetch(at(path), {
       ...init,
       headers: { 'content-type': 'application/json', cookie },
+      signal: AbortSignal.timeout(WAITS_MS),
     });
     return response.ok ? ((await response.json()) as T) : null;
-  } catch {
+  } catch (error) {
+    // Nobody waits for ever; that somebody had to wait so long is worth a line.
+    if ((error as Error).name === 'TimeoutError') console.warn(`no answer in ${WAITS_MS} ms: ${path}`);
     return null;
   }
 }
@@ -112,6 +125,7 @@ export async function until<T>(get: () => Promise<T | null>): Promise<T> {
   for (;;) {
     const answer = await get();
     if (answer !== null) return answer;
+    if (away !== null) throw away;
     await pause(50);
   }
 }
@@ -128,7 +142,10 @@ export async function signIn(address: string): Promise<string> {
 
 /** Past readiness, which these courses do not meet. */
 export async function goLive(id: string): Promise<true | null> {
-  const client = new pg.Client({ connectionString: postgres.url(DATABASE) });
+  const client = new pg.Client({
+    connectionString: postgres.url(DATABASE),
+    connectionTimeoutMillis: WAITS_MS,
+  });
   client.on('error', () => undefined);
   try {
     await client.connect();

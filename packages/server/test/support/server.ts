@@ -96,12 +96,13 @@ export const PEOPLE = {
 } as const;
 export type Who = keyof typeof PEOPLE;
 
-export async function signedIn(server: RunningServer, who: Who): Promise<Agent> {
+export const signedIn = (server: RunningServer, who: Who): Promise<Agent> => signedInBy(server, PEOPLE[who]);
+
+/** Anybody of the demo, by their address. */
+export async function signedInBy(server: RunningServer, address: string): Promise<Agent> {
   const agent = request.agent(server.address);
-  const answer = await agent
-    .post('/api/session')
-    .send({ address: PEOPLE[who], password: 'low-tide-at-nine' });
-  if (answer.status !== 200) throw new Error(`${who} could not sign in: ${answer.text}`);
+  const answer = await agent.post('/api/session').send({ address, password: 'low-tide-at-nine' });
+  if (answer.status !== 200) throw new Error(`${address} could not sign in: ${answer.text}`);
   return agent;
 }
 

@@ -130,7 +130,7 @@ describe('import', () => {
     const { code, out } = await tool('import', path, join(folder, 'no files here'));
     expect(code).toBe(0);
     expect(out).toContain(
-      'put them in again: tern-point-gauge.csv, core-log-form.txt, Mudflat in the morning.webp, a picture, ',
+      'put them in again: tern-point-gauge.csv, core-log-form.txt, one-breath.webm, one-breath.vtt, Mudflat in the morning.webp, a picture, ',
     );
     const copy = JSON.stringify((await exported('FILES-1')).course);
     expect(copy).toContain('A day at the gauge');

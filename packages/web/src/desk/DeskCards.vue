@@ -3,10 +3,16 @@
 import type { DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../words/dates.ts';
+import { momentWords } from '../words/moment-words.ts';
 import CourseThumb from '../ui/course/CourseThumb.vue';
 import StateMark from '../ui/course/StateMark.vue';
 
-const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
+const props = defineProps<{
+  courses: readonly DeskCourse[];
+  today: string;
+  /** How much is new in each, by its id. */
+  news: ReadonlyMap<string, number>;
+}>();
 const { t, locale } = useI18n();
 
 function when(course: DeskCourse): string {
@@ -27,6 +33,13 @@ function when(course: DeskCourse): string {
           <strong>{{ course.title }}</strong>
           <span class="figures soft">{{ course.code }}</span>
           <span class="figures soft">{{ when(course) }}</span>
+          <span v-if="course.next" class="next">
+            {{ t(`desk.next.${course.next.what}`, { title: course.next.title ?? course.next.number ?? '' }) }}
+            <span class="figures">{{ momentWords(course.next.moment, locale, today) }}</span>
+          </span>
+          <span v-if="news.has(course.id)" class="new figures">{{
+            t('desk.isNew', news.get(course.id) ?? 0)
+          }}</span>
           <StateMark v-if="course.state === 'archived'" :state="course.state" />
         </span>
       </RouterLink>
@@ -35,6 +48,14 @@ function when(course: DeskCourse): string {
 </template>
 
 <style scoped>
+.new {
+  justify-self: start;
+  padding: 0 9px;
+  border-radius: 10px;
+  background: var(--bottle-pale);
+  font-size: 13px;
+}
+
 .cards {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(264px, 1fr));
@@ -62,6 +83,16 @@ function when(course: DeskCourse): string {
 .picture {
   display: block;
   height: 148px;
+}
+
+.next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  margin-top: 6px;
+  padding-top: 6px;
+  border-top: 2px solid var(--route);
+  overflow-wrap: anywhere;
 }
 
 .words {

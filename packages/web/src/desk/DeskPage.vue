@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { IconCalendarOff, IconLifebuoy, IconPlus } from '@tabler/icons-vue';
+import { IconCalendarOff, IconLifebuoy, IconPlus, IconUsers } from '@tabler/icons-vue';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { formatDays } from '../words/dates.ts';
 import { intlLocale } from '../words/intl.ts';
 import LoadState from '../ui/frame/LoadState.vue';
+import { ask } from '../api/client.ts';
 import { useAnswer } from '../api/use-answer.ts';
-import { leftBehind } from '../stores/kept.ts';
-import type { Kept } from '../stores/kept.ts';
+import { leftBehind } from '../stores/device/kept.ts';
+import type { Kept } from '../stores/device/kept.ts';
 import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
@@ -22,6 +23,7 @@ import PushButton from '../ui/frame/PushButton.vue';
 
 /** Few are staff of the institution: its dialogs come when they are wanted. */
 const HolidaysDialog = defineAsyncComponent(() => import('./HolidaysDialog.vue'));
+const NameOrderDialog = defineAsyncComponent(() => import('./NameOrderDialog.vue'));
 const InstitutionPagesDialog = defineAsyncComponent(() => import('./InstitutionPagesDialog.vue'));
 
 /** Seldom there, and it brings the plan along. */
@@ -33,9 +35,19 @@ const router = useRouter();
 const { answer, state, reload, refresh } = useAnswer('GET /api/desk', () => ({}));
 // A course that goes live while the desk is open comes onto it.
 useLive(() => void refresh());
+/** What is new comes after the courses themselves. */
+const news = shallowRef<ReadonlyMap<string, number>>(new Map());
+let isAsked = false;
+watch(answer, async (desk) => {
+  if (isAsked || desk?.courses.some(({ role }) => role === 'learner') !== true) return;
+  isAsked = true;
+  const all = await ask('GET /api/news', {}).catch(() => null);
+  if (all !== null) news.value = new Map(all.courses.map(({ course, count }) => [course, count]));
+});
 const filter = ref<DeskFilter>(NO_FILTER);
 const isShowingHolidays = ref(false);
 const isShowingPages = ref(false);
+const isShowingNames = ref(false);
 const isStaff = computed(() => session.person?.kind === 'staff');
 
 const courses = computed(() => answer.value?.courses ?? []);
@@ -80,6 +92,10 @@ const lead = computed(() => {
         <IconLifebuoy :size="18" aria-hidden="true" />
         <span class="words">{{ t('desk.pages.button') }}</span>
       </PushButton>
+      <PushButton v-if="isStaff" @click="isShowingNames = true">
+        <IconUsers :size="18" aria-hidden="true" />
+        <span class="words">{{ t('desk.names.button') }}</span>
+      </PushButton>
       <PushButton v-if="isStaff" @click="isShowingHolidays = true">
         <IconCalendarOff :size="18" aria-hidden="true" />
         <span class="words">{{ t('desk.holidays.button') }}</span>
@@ -95,6 +111,7 @@ const lead = computed(() => {
         <h1>{{ t('desk.title') }}</h1>
         <p class="soft lead">
           <span v-if="lead">{{ lead }}</span>
+          <RouterLink to="/calendar">{{ t('common.account.calendar') }}</RouterLink>
           <RouterLink to="/join">{{ t('learner.join.title') }}</RouterLink>
         </p>
       </div>
@@ -110,7 +127,7 @@ const lead = computed(() => {
     <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
     <template v-if="read.length > 0">
       <h2 v-if="planned.length > 0" class="reading">{{ t('desk.reading') }}</h2>
-      <DeskCards :courses="read" :today="session.today" />
+      <DeskCards :courses="read" :today="session.today" :news="news" />
     </template>
     <section v-if="shown.length === 0" class="empty">
       <template v-if="isFiltering(filter)">
@@ -146,6 +163,7 @@ const lead = computed(() => {
   </main>
   <LoadState v-else :state="state" @again="reload" />
   <HolidaysDialog v-if="isStaff" v-model="isShowingHolidays" />
+  <NameOrderDialog v-if="isStaff" v-model="isShowingNames" />
   <InstitutionPagesDialog v-if="isStaff" v-model="isShowingPages" />
 </template>
 

@@ -29,7 +29,7 @@ async function change(
 ): Promise<void> {
   await attempt(async () => {
     const answer = await work();
-    session.keepHolidays(answer.holidays);
+    session.keepOfInstitution({ holidays: answer.holidays });
     return done(answer);
   });
 }

@@ -51,7 +51,7 @@ function open(page: InstitutionPage | null): void {
 
 function keep(answer: Promise<InstitutionPagesAnswer>, done: string): Promise<boolean> {
   return attempt(async () => {
-    session.keepPages((await answer).pages);
+    session.keepOfInstitution({ pages: (await answer).pages });
     return done;
   });
 }

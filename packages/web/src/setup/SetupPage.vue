@@ -29,6 +29,7 @@ import NoticeList from './frame/NoticeList.vue';
 import OutlineStop from './outline/OutlineStop.vue';
 import PreviewPane from './preview/PreviewPane.vue';
 import { useMarker } from './preview/marker.ts';
+import ProgressStop from './progress/ProgressStop.vue';
 import ReadinessStop from './readiness/ReadinessStop.vue';
 import { changesFor, spanOf } from './seeing/changes.ts';
 import SetupBar from './frame/SetupBar.vue';
@@ -44,6 +45,7 @@ const COMPONENTS = {
   outline: OutlineStop,
   menu: MenuStop,
   look: LookStop,
+  progress: ProgressStop,
   access: AccessStop,
   members: MembersStop,
   messages: MessagesStop,
@@ -62,7 +64,7 @@ const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folde
 
 const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
 /** Tables want the width: there the preview stands folded until it is asked for. */
-const TABLES: readonly Stop[] = ['outline', 'members'];
+const TABLES: readonly Stop[] = ['outline', 'progress', 'members'];
 const WIDE = 1500;
 const previewKey = computed(() =>
   TABLES.includes(stop.value) ? `itinerary.preview.${stop.value}` : 'itinerary.preview',

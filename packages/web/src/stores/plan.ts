@@ -26,10 +26,10 @@ import type {
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, ProblemError } from '../api/client.ts';
-import { leftBehind, whenLeft } from './kept.ts';
+import { leftBehind, whenLeft } from './device/kept.ts';
 import { newId } from './new-id.ts';
 import { useFieldStates } from './plan-fields.ts';
-import { useKeptPlan } from './plan-kept.ts';
+import { useKeptPlan } from './device/plan-kept.ts';
 import { textSetters } from './plan-texts.ts';
 import { planFacts } from './plan-facts.ts';
 import { useReadiness } from './readiness.ts';

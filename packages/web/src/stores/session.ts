@@ -75,23 +75,19 @@ export const useSession = defineStore('session', () => {
   });
   const person = computed(() => me.value?.person ?? null);
 
-  /** Institution staff have changed the list. */
-  function keepHolidays(holidays: MeAnswer['institution']['holidays']): void {
+  /** Institution staff have changed what it keeps for all courses. */
+  function keepOfInstitution(
+    kept: Partial<Pick<MeAnswer['institution'], 'holidays' | 'pages' | 'nameOrder'>>,
+  ): void {
     if (me.value === null) return;
-    me.value = { ...me.value, institution: { ...me.value.institution, holidays } };
-  }
-
-  function keepPages(pages: readonly MeAnswer['institution']['pages'][number][]): void {
-    if (me.value === null) return;
-    me.value = { ...me.value, institution: { ...me.value.institution, pages: [...pages] } };
+    me.value = { ...me.value, institution: { ...me.value.institution, ...kept } };
   }
 
   return {
     me,
     person,
     today,
-    keepHolidays,
-    keepPages,
+    keepOfInstitution,
     load,
     signIn,
     signInAs,

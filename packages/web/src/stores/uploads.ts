@@ -2,6 +2,7 @@
 import type { UploadAnswer } from '@itinerary/contract';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
+import { path } from '../api/client.ts';
 import { sendFile, Stopped } from '../api/upload.ts';
 import type { Sending } from '../api/upload.ts';
 import { newId } from './new-id.ts';
@@ -19,6 +20,8 @@ export interface UploadEntry {
   readonly name: string;
   readonly size: number;
   readonly sent: number;
+  /** It waits for the line. */
+  readonly isAway: boolean;
   readonly state: UploadState;
   /** What went wrong, for the reader's language to say. */
   readonly error: unknown;
@@ -43,7 +46,7 @@ export const useUploads = defineStore('uploads', () => {
   const plan = usePlan();
   const entries = shallowRef<readonly UploadEntry[]>([]);
   const waiting: Job[] = [];
-  const sending = new Map<string, Sending>();
+  const sending = new Map<string, Sending<UploadAnswer>>();
 
   const limit = computed(() => {
     const institution = session.me?.institution.largestUpload ?? 0;
@@ -61,7 +64,7 @@ export const useUploads = defineStore('uploads', () => {
   function add(file: File, arrived: (answer: UploadAnswer) => void): void {
     const { course } = plan;
     if (course === null) return;
-    const base = { id: newId(), name: file.name, size: file.size, sent: 0 };
+    const base = { id: newId(), name: file.name, size: file.size, sent: 0, isAway: false };
     const isTooLarge = file.size > limit.value * MEGABYTE;
     const entry: UploadEntry = isTooLarge
       ? { ...base, state: 'failed', error: new LargerThan(limit.value) }
@@ -82,7 +85,10 @@ export const useUploads = defineStore('uploads', () => {
 
   async function start({ entry, file, course, arrived }: Job): Promise<void> {
     update(entry.id, { state: 'sending' });
-    const one = sendFile(course, file, (sent) => update(entry.id, { sent }));
+    const one = sendFile<UploadAnswer>(path`/api/courses/${course}/files`, file, {
+      progress: (sent) => update(entry.id, { sent }),
+      away: (isAway) => update(entry.id, { isAway }),
+    });
     sending.set(entry.id, one);
     try {
       arrived(await one.done);

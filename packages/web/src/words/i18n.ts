@@ -5,7 +5,22 @@ import { PLURALS } from './plurals.ts';
 
 export const LOCALES = ['en', 'es', 'fr', 'ar'] as const;
 export type Locale = (typeof LOCALES)[number];
-export type Area = 'common' | 'account' | 'learner' | 'desk' | 'setup';
+export type Area =
+  | 'common'
+  | 'account'
+  | 'learner'
+  | 'desk'
+  | 'setup'
+  | 'work'
+  | 'quiz'
+  | 'talk'
+  | 'film'
+  | 'meeting'
+  | 'survey'
+  | 'agenda'
+  | 'own'
+  | 'progress'
+  | 'grid';
 
 const KEY = 'itinerary.locale';
 

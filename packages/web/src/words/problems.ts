@@ -10,3 +10,10 @@ export function useProblemSentence(): (error: unknown) => string {
     return te(key) ? t(key) : t('common.problems.internal');
   };
 }
+
+/** What of somebody's work was not taken; null: it was refused as any request is, or no answer came. */
+export function refusedWork(error: unknown): { readonly path: string; readonly value: unknown } | null {
+  if (!(error instanceof ProblemError) || error.problem.code !== 'cannot_hand_in') return null;
+  const [first] = error.problem.errors ?? [];
+  return { path: first?.path ?? '', value: first?.value };
+}

@@ -1,12 +1,22 @@
 /** What the pages of accounts say of a browser, and how long a password has to be. */
 import { expect, test } from '@jest/globals';
-import { LEAST_PASSWORD as ofServer, MAX_ANSWER } from '@itinerary/contract';
+import { LEAST_PASSWORD as ofServer, MAX_ANSWER, MAX_LONG_ANSWER } from '@itinerary/contract';
+import { MAX_HANDED_TEXT, MAX_OPEN, MAX_PART } from '@itinerary/core';
 import { browserName } from '../../src/account/browser-name.ts';
-import { LEAST_PASSWORD, MOST_ANSWER } from '../../src/stores/limits.ts';
+import {
+  LEAST_PASSWORD,
+  MOST_ANSWER,
+  MOST_HANDED_TEXT,
+  MOST_LONG_ANSWER,
+  MOST_SURVEY_TEXT,
+  MOST_SHORT_ANSWER,
+} from '../../src/stores/limits.ts';
 import { formatAmount } from '../../src/words/intl.ts';
 
 test('a password is as long as the server wants it, and an answer as long as it takes', () => {
-  expect([LEAST_PASSWORD, MOST_ANSWER]).toEqual([ofServer, MAX_ANSWER]);
+  expect([LEAST_PASSWORD, MOST_ANSWER, MOST_HANDED_TEXT]).toEqual([ofServer, MAX_ANSWER, MAX_HANDED_TEXT]);
+  expect([MOST_LONG_ANSWER, MOST_SHORT_ANSWER]).toEqual([MAX_LONG_ANSWER, MAX_PART]);
+  expect(MOST_SURVEY_TEXT).toBe(MAX_OPEN);
 });
 
 test.each([

@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { createI18n } from 'vue-i18n';
 import { LOCALES, messages } from '../support/messages.ts';
-import { courseEntries, courseFields, ITEM_KINDS, nodeFields } from '@itinerary/core';
+import { courseEntries, courseFields, ITEM_KINDS, nodeEntries, nodeFields } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 import { PLURALS } from '../../src/words/plurals.ts';
 import { fieldKey, valueWords } from '../../src/setup/frame/notice-words.ts';
@@ -18,7 +18,11 @@ describe('every sentence can be said', () => {
 
   test.each(LOCALES)('in %s every field has a name', (locale) => {
     const kinds = ['section', ...ITEM_KINDS] as const;
-    const fields = [...courseFields(), ...courseEntries(), ...kinds.flatMap((kind) => nodeFields(kind))];
+    const fields = [
+      ...courseFields(),
+      ...courseEntries(),
+      ...kinds.flatMap((kind) => [...nodeFields(kind), ...nodeEntries(kind)]),
+    ];
     const named = messages[locale].setup.fields as Readonly<Record<string, string>>;
     for (const field of fields) {
       const key = fieldKey(field).replace('setup.fields.', '');

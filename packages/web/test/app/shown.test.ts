@@ -4,7 +4,7 @@ import { courseView, newDates, newItem, newSection, planCourse } from '@itinerar
 import type { Announcement, Course, SectionView } from '@itinerary/core';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { formatBytes } from '../../src/words/bytes.ts';
-import { momentWords, ownMoment } from '../../src/learner/words/moment-words.ts';
+import { momentWords, ownMoment } from '../../src/words/moment-words.ts';
 import { readableItems, sectionIndex } from '../../src/learner/outline/section-index.ts';
 import { asRef, placeOf, titleOf } from '../../src/setup/files/arrivals.ts';
 import { blockDays, timelineBlocks, timelineFlags, timelineNews } from '../../src/setup/timeline/blocks.ts';

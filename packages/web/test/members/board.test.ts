@@ -1,7 +1,7 @@
 /** Learners in the columns of a grouping: whoever is put into one is out of its others, and nobody else moves. */
 import { expect, test } from '@jest/globals';
 import type { Group } from '@itinerary/core';
-import { columnsOf, groupsOf, movesTo } from '../../src/setup/members/groups/board.ts';
+import { columnsOf, groupsOf, movesTo, placesAs } from '../../src/setup/members/groups/board.ts';
 import type { Picked } from '../../src/setup/members/groups/board.ts';
 import type { Member } from '../../src/stores/members.ts';
 
@@ -82,4 +82,29 @@ test('of classes somebody may be in several: they are out of the one where they 
     { group: 'x', add: [], leave: ['n'] },
     { group: 'y', add: [], leave: ['n'] },
   ]);
+});
+
+test('as a list has it: into the one group of the division, out of its others, and nobody else moves', () => {
+  const boats = groupsOf(GROUPS, 'boats', known);
+  const wanted = [
+    { id: 'a', people: ['n', 'p'] },
+    { id: null, people: ['q'] },
+  ];
+  expect(placesAs(MEMBERS, boats, wanted)).toEqual({
+    edits: [
+      { group: 'a', add: ['p'], leave: [] },
+      { group: 'b', add: [], leave: ['p'] },
+    ],
+    coming: 2,
+    moved: 1,
+  });
+  // Once it is made, its people are put into it too; done again, nothing is left to do.
+  const made = placesAs(MEMBERS, boats, [{ id: 'new', people: ['q'] }]);
+  expect(made.edits).toEqual([{ group: 'new', add: ['q'], leave: [] }]);
+  const there = [member('n', ['a', 'lab']), member('p', ['a'])];
+  expect(placesAs(there, boats, [{ id: 'a', people: ['n', 'p'] }])).toEqual({
+    edits: [],
+    coming: 0,
+    moved: 0,
+  });
 });

@@ -1,7 +1,7 @@
 /** Learners dealt into groups: who, into how many, how large, and how evenly. */
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { byChance, dealInto, dealtMembers, sizesOf } from '../../src/setup/members/dealing.ts';
+import { byChance, classOf, dealInto, dealtMembers, sizesOf } from '../../src/setup/members/dealing.ts';
 import type { Member } from '../../src/stores/members.ts';
 
 const GROUPS = [
@@ -41,7 +41,8 @@ test('everybody once, in groups as large as was said; balanced, each class diffe
         member(`p${at}`, [at % 3 === 0 ? 'north' : 'south']),
       );
       const count = { by: 'size' as const, most };
-      const dealt = dealInto(all, GROUPS, { whom: 'all', count, isBalanced }, byChance);
+      const kindOf = (one: Member): string | null => (isBalanced ? classOf(one, GROUPS) : null);
+      const dealt = dealInto(all, { count, kindOf }, byChance);
       const sizes = sizesOf(people, count);
       expect(dealt.flat().sort()).toEqual(names(all).toSorted());
       expect(dealt).toHaveLength(sizes?.groups ?? 0);

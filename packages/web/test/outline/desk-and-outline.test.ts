@@ -26,6 +26,7 @@ const deskCourse = (change: Partial<DeskCourse>): DeskCourse => ({
   mayPlan: true,
   toSettle: null,
   learners: 0,
+  next: null,
   picture: null,
   seed: null,
   ...change,

@@ -7,7 +7,9 @@ import {
   newItem,
   newSection,
   planCourse,
+  readLength,
   share,
+  writeLength,
 } from '@itinerary/core';
 import type { Course, Holder, MoveEdit } from '@itinerary/core';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -18,7 +20,6 @@ import { marksOf } from '../../src/setup/outline/table/marks.ts';
 import { isNodeRow, outlineRows } from '../../src/setup/outline/table/rows.ts';
 import type { Filter } from '../../src/setup/outline/table/rows.ts';
 import { useSelection } from '../../src/setup/outline/table/selection.ts';
-import { readLength, writeLength } from '../../src/setup/outline/panel/video-length.ts';
 
 describe('moving a line', () => {
   const NONE_FOLDED = (): boolean => false;

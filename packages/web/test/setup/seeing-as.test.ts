@@ -47,6 +47,7 @@ const me = (part: Partial<MeAnswer> = {}): MeAnswer => ({
     terms: [],
     holidays: [],
     largestUpload: 100,
+    nameOrder: 'given_first',
     pages: [],
   },
   ...part,
@@ -106,8 +107,7 @@ describe('who is signed in', () => {
   test('what staff keep for the institution is there at once', async () => {
     const session = await signedIn();
     const holidays = [{ id: 'h', name: 'Lantern week', first: '2027-03-08', last: '2027-03-12' }];
-    session.keepHolidays(holidays);
-    session.keepPages([]);
+    session.keepOfInstitution({ holidays, pages: [] });
     expect(session.me?.institution.holidays).toEqual(holidays);
     expect(session.me?.institution.zone).toBe('Europe/Lisbon');
   });

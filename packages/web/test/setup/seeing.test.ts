@@ -100,6 +100,7 @@ describe('the sentence of a rule', () => {
   };
   const done = (...titles: string[]): WaitView => ({
     kind: 'done',
+    days: 0,
     items: titles.map((title, at) => ({ id: title, number: `1.${at + 1}`, title })),
     met: false,
   });
@@ -125,7 +126,9 @@ describe('the sentence of a rule', () => {
   });
 
   test('names nothing that is not there for its reader', () => {
-    expect(say({ kind: 'done', items: [null], met: false })).toBe('Opens after something else is done.');
+    expect(say({ kind: 'done', days: 0, items: [null], met: false })).toBe(
+      'Opens after something else is done.',
+    );
     expect(say({ kind: 'scored', item: null, least: 60, met: false })).toBe(
       'Opens after at least 60 % in something else.',
     );

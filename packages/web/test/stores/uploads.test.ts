@@ -1,4 +1,8 @@
-/** Files on their way: a few at a time, with progress, stopped, refused, or never sent at all. */
+/**
+ * Files on their way: a few at a time, with progress, on after a break, stopped, refused, or never sent at all.
+ *
+ * @jest-environment ./scripts/jest/page.mjs
+ */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { Problem, UploadAnswer } from '@itinerary/contract';
 import { findNode, newItem } from '@itinerary/core';
@@ -10,67 +14,41 @@ import { usePlan } from '../../src/stores/plan.ts';
 import { useSession } from '../../src/stores/session.ts';
 import type { LargerThan } from '../../src/stores/uploads.ts';
 import { useUploads } from '../../src/stores/uploads.ts';
-
-/** A request that goes as the test says. */
-class FakeRequest {
-  static made: FakeRequest[] = [];
-  readonly heard = new Map<string, (event: unknown) => void>();
-  readonly upload = {
-    addEventListener: (name: string, hear: (event: unknown) => void) => this.heard.set(`up ${name}`, hear),
-  };
-  address = '';
-  sent: unknown = null;
-  status = 0;
-  responseText = '';
-
-  constructor() {
-    FakeRequest.made.push(this);
-  }
-  addEventListener(name: string, hear: (event: unknown) => void): void {
-    this.heard.set(name, hear);
-  }
-  open(_method: string, address: string): void {
-    this.address = address;
-  }
-  setRequestHeader(): void {}
-  send(body: unknown): void {
-    this.sent = body;
-  }
-  abort(): void {
-    this.heard.get('abort')?.({});
-  }
-  progress(loaded: number): void {
-    this.heard.get('up progress')?.({ loaded });
-  }
-  answer(status: number, body: unknown): void {
-    this.status = status;
-    this.responseText = typeof body === 'string' ? body : JSON.stringify(body);
-    this.heard.get('load')?.({});
-  }
-  away(): void {
-    this.heard.get('error')?.({});
-  }
-}
+import { pieces, PiecesRequest } from '../support/pieces.ts';
+import type { OnTheWay } from '../support/pieces.ts';
 
 const realFetch = globalThis.fetch;
 const realRequest = globalThis.XMLHttpRequest;
 const LIMIT_MB = 10;
+/** Uploads that were given to the course, once they were whole. */
+let given: string[] = [];
+function give(url: URL): Promise<Response> {
+  given.push(`${url.pathname} ${url.searchParams.get('upload') ?? ''}`);
+  const answer = JSON.stringify(came(url.searchParams.get('name') ?? ''));
+  return Promise.resolve(
+    new Response(answer, { status: 201, headers: { 'content-type': 'application/json' } }),
+  );
+}
 
 beforeEach(async () => {
   jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'performance'] });
   setActivePinia(createPinia());
-  FakeRequest.made = [];
-  globalThis.XMLHttpRequest = FakeRequest as unknown as typeof XMLHttpRequest;
+  pieces.reset();
+  localStorage.clear();
+  given = [];
+  globalThis.XMLHttpRequest = PiecesRequest as unknown as typeof XMLHttpRequest;
   const rights = { plan: true, state: true, members: true };
   globalThis.fetch = (address) =>
     // What is changed here waits for an answer for ever.
-    !String(address).endsWith('/plan')
-      ? new Promise<never>(() => undefined)
-      : Promise.resolve(
-          new Response(JSON.stringify({ course: smallCourse(), seq: 0, learners: 0, texts: {}, rights }), {
-            headers: { 'content-type': 'application/json' },
-          }),
-        );
+    String(address).includes('/files?')
+      ? give(new URL(String(address), 'http://here'))
+      : !String(address).endsWith('/plan')
+        ? new Promise<never>(() => undefined)
+        : Promise.resolve(
+            new Response(JSON.stringify({ course: smallCourse(), seq: 0, learners: 0, texts: {}, rights }), {
+              headers: { 'content-type': 'application/json' },
+            }),
+          );
   useSession().me = {
     person: null,
     now: '2027-02-16T09:42:00Z',
@@ -98,7 +76,14 @@ const came = (name: string): UploadAnswer => ({
   size: 5,
   type: 'text/plain',
 });
-const settled = (): Promise<void> => jest.advanceTimersByTimeAsync(0);
+const settled = async (): Promise<void> => {
+  for (let turn = 0; turn < 20; turn += 1) await jest.advanceTimersByTimeAsync(0);
+};
+const under = (name: string): OnTheWay => {
+  const found = pieces.onTheWay.findLast((one) => one.name === name);
+  if (found === undefined) throw new Error(`${name} is not on its way`);
+  return found;
+};
 
 describe('on their way', () => {
   test('two at a time; the next one goes when one has come', async () => {
@@ -107,51 +92,87 @@ describe('on their way', () => {
     for (const name of ['one.txt', 'two.txt', 'three.txt'])
       uploads.add(file(name), (answer) => arrived.push(answer.name));
     expect(uploads.entries.map(({ state }) => state)).toEqual(['sending', 'sending', 'waiting']);
-    expect(FakeRequest.made.map(({ address }) => address)).toEqual([
-      '/api/courses/course/files?name=one.txt',
-      '/api/courses/course/files?name=two.txt',
-    ]);
-    FakeRequest.made[1]!.answer(201, came('two.txt'));
     await settled();
-    expect(arrived).toEqual(['two.txt']);
+    expect(pieces.onTheWay.map(({ name }) => name)).toEqual(['one.txt', 'two.txt']);
+    under('two.txt').arrive();
+    await settled();
+    expect([arrived, given]).toEqual([['two.txt'], ['/api/courses/course/files u1']]);
     expect(uploads.entries.map(({ name, state }) => `${name} ${state}`)).toEqual([
       'one.txt sending',
       'three.txt sending',
     ]);
   });
 
-  test('say how far they are', () => {
+  test('say how far they are', async () => {
     const uploads = useUploads();
-    uploads.add(file('film.mp4', 5000), () => undefined);
-    FakeRequest.made[0]!.progress(1250);
-    expect(uploads.entries[0]).toMatchObject({ sent: 1250, size: 5000 });
+    uploads.add(file('film.mp4', 10), () => undefined);
+    await settled();
+    under('film.mp4').progress(4);
+    expect(uploads.entries[0]).toMatchObject({ sent: 4, size: 10 });
+  });
+
+  test('go on from where they were, after the line was away', async () => {
+    const uploads = useUploads();
+    const arrived: string[] = [];
+    uploads.add(file('film.mp4', 10), (answer) => arrived.push(answer.name));
+    await settled();
+    under('film.mp4').breakOff(4);
+    await settled();
+    expect(uploads.entries[0]).toMatchObject({ state: 'sending', error: null, isAway: true });
+    await jest.advanceTimersByTimeAsync(300);
+    await settled();
+    expect(uploads.entries[0]).toMatchObject({ state: 'sending', error: null, isAway: false });
+    // Asked how far it is, and sent from there on.
+    expect(pieces.asked).toEqual(['POST', 'PATCH', 'HEAD', 'PATCH']);
+    expect(pieces.stored.get('u0')).toMatchObject({ offset: 4 });
+    under('film.mp4').arrive();
+    await settled();
+    expect([arrived, uploads.entries]).toEqual([['film.mp4'], []]);
+  });
+
+  test('chosen again on another page, one goes on too', async () => {
+    const uploads = useUploads();
+    const one = file('film.mp4', 10);
+    uploads.add(one, () => undefined);
+    await settled();
+    under('film.mp4').breakOff(6);
+    // That page is gone; its file is not.
+    setActivePinia(createPinia());
+    await usePlan().open('course');
+    useSession().me = { institution: { largestUpload: LIMIT_MB } } as never;
+    useUploads().add(one, () => undefined);
+    await settled();
+    expect(pieces.asked.filter((method) => method === 'POST')).toHaveLength(1);
+    expect(pieces.asked.at(-1)).toBe('PATCH');
   });
 
   test('are stopped: one that is sending, one that waits, one that failed', async () => {
     const uploads = useUploads();
     const arrived: string[] = [];
     for (const name of ['a', 'b', 'c']) uploads.add(file(name), (answer) => arrived.push(answer.name));
+    await settled();
     const [first, second, third] = uploads.entries.map(({ id }) => id) as [string, string, string];
     uploads.stop(third);
     expect(uploads.entries).toHaveLength(2);
     uploads.stop(first);
     await settled();
     expect(uploads.entries.map(({ id }) => id)).toEqual([second]);
-    FakeRequest.made[1]!.away();
+    under('b').answer(403, { type: 'urn', title: 'No', status: 403, code: 'not_allowed' });
     await settled();
     expect(uploads.entries[0]?.state).toBe('failed');
     uploads.stop(second);
     expect(uploads.entries).toEqual([]);
     expect(arrived).toEqual([]);
-    // Nobody waits for a place any more, and no third request was made.
-    expect(FakeRequest.made).toHaveLength(2);
+    // Nobody waits for a place any more, and no third one was sent.
+    expect(pieces.onTheWay).toHaveLength(2);
   });
 
   test('what the server says against one stays on the list, and the others go on', async () => {
     const uploads = useUploads();
     for (const name of ['tool.exe', 'b', 'c']) uploads.add(file(name), () => undefined);
+    await settled();
     const problem = { type: 'urn', title: 'No', status: 400, code: 'bad_input', detail: 'is a program' };
-    FakeRequest.made[0]!.answer(400, problem as Problem);
+    under('tool.exe').answer(400, problem as Problem);
     await settled();
     const [failed, ...others] = uploads.entries;
     expect(failed).toMatchObject({ name: 'tool.exe', state: 'failed' });
@@ -162,7 +183,8 @@ describe('on their way', () => {
   test('an answer that is none counts as no answer', async () => {
     const uploads = useUploads();
     uploads.add(file('a'), () => undefined);
-    FakeRequest.made[0]!.answer(502, '<html>Bad gateway</html>');
+    await settled();
+    under('a').answer(400, '<html>Bad gateway</html>');
     await settled();
     expect(uploads.entries[0]?.error).toBeInstanceOf(UnreachableError);
   });
@@ -179,14 +201,16 @@ describe('the limit', () => {
     expect(uploads.limit).toBe(LIMIT_MB);
   });
 
-  test('what is larger is never sent, and says so', () => {
+  test('what is larger is never sent, and says so', async () => {
     const uploads = useUploads();
     uploads.add(file('film.mp4', LIMIT_MB * 1_000_000 + 1), () => undefined);
-    expect(FakeRequest.made).toEqual([]);
+    await settled();
+    expect(pieces.asked).toEqual([]);
     expect(uploads.entries[0]).toMatchObject({ state: 'failed', sent: 0 });
     expect((uploads.entries[0]?.error as LargerThan).megabytes).toBe(LIMIT_MB);
     uploads.add(file('just.mp4', LIMIT_MB * 1_000_000), () => undefined);
-    expect(FakeRequest.made).toHaveLength(1);
+    await settled();
+    expect(pieces.onTheWay).toHaveLength(1);
   });
 });
 

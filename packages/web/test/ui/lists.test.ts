@@ -114,6 +114,16 @@ describe('a list to choose from', () => {
     expect(bare.find('label').exists()).toBe(false);
   });
 
+  test('is not built up again while it is open, where its lines are made anew and the same', async () => {
+    const wrapper = show(SelectField, { props });
+    const lines = (): unknown => wrapper.findComponent(VSelect).props('items');
+    const before = lines();
+    await wrapper.setProps({ options: props.options.map((one) => ({ ...one })) });
+    expect(lines()).toBe(before);
+    await wrapper.setProps({ options: props.options.slice(1) });
+    expect(lines()).not.toBe(before);
+  });
+
   test('has its groups after what stands alone', () => {
     const wrapper = show(SelectField, { props: { ...props, disabled: true } });
     expect(lines(wrapper).map(({ title, type, props: how }) => [title, type, how?.disabled])).toEqual([

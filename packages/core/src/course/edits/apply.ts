@@ -80,8 +80,8 @@ function applySet(course: Course, edit: SetEdit, undoing: boolean): Step {
     return refuse({ code: 'changed_since', target, field, now: before, wanted: value });
   }
   if (sameValue(before, value)) return { ok: true, course, inverse: null };
-  const room = place === null && before === null && value !== null ? roomOf(field) : null;
-  if (room !== null && entriesIn(course, room.table) >= room.most) {
+  const room = before === null && value !== null ? roomOf(place?.node.kind ?? null, field) : null;
+  if (room !== null && entriesIn(holder, room.table) >= room.most) {
     return refuse({ code: 'too_many', target, most: room.most });
   }
   const next =
@@ -99,8 +99,8 @@ function wrongCopy(course: Course, field: string, value: SetEdit['value']): stri
   return wrong === undefined ? null : `at ${wrong.path}, ${wrong.expected}`;
 }
 
-const entriesIn = (course: Course, table: string): number =>
-  Object.keys(readField(course, table) as object).length;
+const entriesIn = (holder: Course | CourseNode, table: string): number =>
+  Object.keys(readField(holder, table) as object).length;
 
 function applyInsert(course: Course, edit: InsertEdit): Step {
   const target = edit.node.id;

@@ -6,7 +6,9 @@
 import { z } from 'zod';
 import { idSchema, mostOf } from '../schema/basics.ts';
 import { meetingChangeSchema, patternSchema, pauseSchema } from '../schema/dates-schema.ts';
-import { ITEM_SHAPES } from '../schema/items-schema.ts';
+import { ITEM_SHAPES, quizSchema, surveySchema } from '../schema/items-schema.ts';
+import { poolSchema, questionSchema } from '../schema/coursework/quiz-schema.ts';
+import { askSchema } from '../schema/coursework/survey-schema.ts';
 import { exceptionSchema, groupingSchema, groupSchema } from '../schema/access-schema.ts';
 import { wayInSchema } from '../schema/joining-schema.ts';
 import { panelSchema } from '../schema/home-schema.ts';
@@ -15,6 +17,7 @@ import { announcementSchema, contactSchema } from '../schema/messages-schema.ts'
 import { courseSchema, heldBackSchema, outcomeSchema, sectionSchema } from '../schema/schema.ts';
 import type { Course, CourseNode } from '../schema/schema.ts';
 import { lookSchema } from '../schema/look-schema.ts';
+import { doneRuleSchema } from '../schema/progress-schema.ts';
 import { roleNameSchema } from '../schema/words-schema.ts';
 import type { FieldValue } from './edits.ts';
 
@@ -23,11 +26,17 @@ type FieldTable = Readonly<Record<string, z.ZodType>>;
 const course = courseSchema.shape;
 const dates = course.dates.shape;
 
+/** Tables of entries that a kind of node has. */
+const NODE_ENTRIES: Readonly<Partial<Record<CourseNode['kind'], FieldTable>>> = {
+  quiz: { questions: questionSchema, pools: poolSchema },
+  survey: { asks: askSchema },
+};
+const nodeTables = (kind: CourseNode['kind']): FieldTable => NODE_ENTRIES[kind] ?? {};
+
 /** What may be set as a whole: all but the node's identity, its state of removal and what it holds. */
-function plain(shape: FieldTable): FieldTable {
-  const { id: _id, kind: _kind, removed: _removed, items: _items, ...rest } = shape;
-  void [_id, _kind, _removed, _items];
-  return rest;
+function plain(shape: FieldTable, tables: FieldTable = {}): FieldTable {
+  const apart = ['id', 'kind', 'removed', 'items', ...Object.keys(tables)];
+  return Object.fromEntries(Object.entries(shape).filter(([name]) => !apart.includes(name)));
 }
 
 const { pauses: _pauses, patterns: _patterns, changes: _changes, ...plainDates } = dates;
@@ -47,11 +56,12 @@ const {
   announcements: _announcements,
   contacts: _contacts,
   roleNames: _roleNames,
+  usualDone: _usualDone,
   look: _look,
   ...plainCourse
 } = course;
 void [_dates, _sections, _outcomes, _groups, _groupings, _ways, _exceptions, _heldBack];
-void [_menu, _areas, _panels, _announcements, _contacts, _roleNames, _look];
+void [_menu, _areas, _panels, _announcements, _contacts, _roleNames, _look, _usualDone];
 
 /** Fields of a field: each is set by itself, as `dates.weeks`. */
 const within = (holder: string, shape: FieldTable): FieldTable =>
@@ -80,12 +90,13 @@ const COURSE_ENTRIES: FieldTable = {
   announcements: announcementSchema,
   contacts: contactSchema,
   roleNames: roleNameSchema,
+  usualDone: doneRuleSchema,
 };
 
 const BY_KIND = Object.fromEntries(
   Object.entries({ section: sectionSchema.shape, ...ITEM_SHAPES }).map(([kind, shape]) => [
     kind,
-    plain(shape),
+    plain(shape, nodeTables(kind as CourseNode['kind'])),
   ]),
 ) as Readonly<Record<CourseNode['kind'], FieldTable>>;
 
@@ -130,10 +141,25 @@ export function nodeFields(kind: CourseNode['kind']): readonly string[] {
   return Object.keys(BY_KIND[kind]);
 }
 
-/** The table that a field is an entry of, with room for how many; null for a plain field. */
-export function roomOf(field: string): { readonly table: string; readonly most: number } | null {
-  const table = entryTable(field);
+/** The tables of a node that are set entry by entry. */
+export function nodeEntries(kind: CourseNode['kind']): readonly string[] {
+  return Object.keys(nodeTables(kind));
+}
+
+/**
+ * The table that a field is an entry of, with room for how many; null for a plain field.
+ * @param kind of the node that has it; null: the course has
+ */
+export function roomOf(
+  kind: CourseNode['kind'] | null,
+  field: string,
+): { readonly table: string; readonly most: number } | null {
+  const table = entryTable(kind, field);
   if (table === null) return null;
+  if (kind !== null) {
+    const ofNode = { ...quizSchema.shape, ...surveySchema.shape };
+    return { table, most: mostOf(ofNode[table as 'questions' | 'asks']) };
+  }
   const schema = table.startsWith('dates.')
     ? dates[table.slice('dates.'.length) as 'pauses']
     : course[table as 'menu'];
@@ -141,10 +167,11 @@ export function roomOf(field: string): { readonly table: string; readonly most: 
 }
 
 /** The table that a field is an entry of, or null for a plain field. */
-function entryTable(field: string): string | null {
+function entryTable(kind: CourseNode['kind'] | null, field: string): string | null {
   const at = field.lastIndexOf('.');
   const table = field.slice(0, at);
-  const isEntry = Object.hasOwn(COURSE_ENTRIES, table) && idSchema.safeParse(field.slice(at + 1)).success;
+  const tables = kind === null ? COURSE_ENTRIES : nodeTables(kind);
+  const isEntry = Object.hasOwn(tables, table) && idSchema.safeParse(field.slice(at + 1)).success;
   return isEntry ? table : null;
 }
 
@@ -152,8 +179,9 @@ function entryTable(field: string): string | null {
 export function fieldSchema(kind: CourseNode['kind'] | null, field: string): z.ZodType | null {
   const table = kind === null ? COURSE_FIELDS : BY_KIND[kind];
   if (Object.hasOwn(table, field)) return table[field] ?? null;
-  const entries = kind === null ? entryTable(field) : null;
-  return entries === null ? null : z.nullable(COURSE_ENTRIES[entries] as z.ZodType);
+  const entries = entryTable(kind, field);
+  if (entries === null) return null;
+  return z.nullable((kind === null ? COURSE_ENTRIES : nodeTables(kind))[entries] as z.ZodType);
 }
 
 /** What a field holds; an entry that is not there is null. */
@@ -168,7 +196,8 @@ export function readField(holder: Course | CourseNode, field: string): FieldValu
 
 /** A copy of the holder with one field replaced. The field must exist: `fieldSchema` says so. */
 export function writeField<T extends Course | CourseNode>(holder: T, field: string, value: FieldValue): T {
-  const isEntry = entryTable(field) !== null;
+  const kind = 'kind' in holder ? holder.kind : null;
+  const isEntry = entryTable(kind, field) !== null;
   return write(holder as Record<string, unknown>, field.split('.'), value, isEntry && value === null) as T;
 }
 

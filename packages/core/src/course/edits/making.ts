@@ -3,6 +3,7 @@
  * Whoever writes an edit by hand has to know both.
  */
 import type { Dates } from '../schema/dates-schema.ts';
+import type { Quiz, Survey } from '../schema/items-schema.ts';
 import type { PlannedMoment } from '../schema/moment-schema.ts';
 import type { Course, CourseNode } from '../schema/schema.ts';
 import type { FieldValue, SetEdit } from './edits.ts';
@@ -60,6 +61,21 @@ export function setTableEntry<Table extends keyof Tables & string>(
   entry: NonNullable<Tables[Table][keyof Tables[Table]]> | null,
 ): SetEdit {
   return setting(course, `${table}.${id}`, entry);
+}
+
+/** An entry of a quiz's own tables; null takes it away. */
+export function setQuizEntry<Table extends 'questions' | 'pools'>(
+  quiz: Quiz,
+  table: Table,
+  id: string,
+  entry: Quiz[Table][string] | null,
+): SetEdit {
+  return setting(quiz, `${table}.${id}`, entry);
+}
+
+/** A question of a survey; null takes it away. */
+export function setAsk(survey: Survey, id: string, ask: Survey['asks'][string] | null): SetEdit {
+  return setting(survey, `asks.${id}`, ask);
 }
 
 /** An entry of a table of the course's dates; null takes it away. */

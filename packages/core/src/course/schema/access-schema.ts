@@ -8,6 +8,8 @@ import { momentSchema } from './moment-schema.ts';
 
 /** The most that one list or group of a rule holds. */
 export const MAX_CONDITIONS = 20;
+/** Days between something done and what it opens. */
+export const MAX_DAYS_AFTER = 365;
 /** Groups of conditions in groups of conditions, the rule's own counted: what a sentence can still say. */
 export const MAX_RULE_DEPTH = 3;
 export const MAX_GROUPS = 200;
@@ -43,22 +45,16 @@ export type Names = z.infer<typeof namesSchema>;
 export const localMomentSchema = z.strictObject({ day: daySchema, time: timeSchema });
 export type LocalMoment = z.infer<typeof localMomentSchema>;
 
-/** What counts as done. Null on an item: it is not counted. */
-export const doneRuleSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('opened') }),
-  z.strictObject({ by: z.literal('ticked') }),
-  z.strictObject({ by: z.literal('handed_in') }),
-  /** In percent of what can be reached. */
-  z.strictObject({ by: z.literal('scored'), least: z.number().min(0).max(100) }),
-  z.strictObject({ by: z.literal('posted'), least: z.int().min(1).max(100) }),
-]);
-export type DoneRule = z.infer<typeof doneRuleSchema>;
-
 export const singleConditionSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('from'), moment: momentSchema }),
   /** After the item before it, of those that count for the person. */
   z.strictObject({ kind: z.literal('before') }),
-  z.strictObject({ kind: z.literal('done'), items: z.array(idSchema).min(1).max(MAX_CONDITIONS) }),
+  z.strictObject({
+    kind: z.literal('done'),
+    items: z.array(idSchema).min(1).max(MAX_CONDITIONS),
+    /** So many times 24 hours after the last of them was done; none: at once. */
+    days: z.int().min(0).max(MAX_DAYS_AFTER).optional(),
+  }),
   /** In percent of what can be reached. */
   z.strictObject({ kind: z.literal('scored'), item: idSchema, least: z.number().min(0).max(100) }),
   /** Another course, by id, with the title that it had when it was chosen. */
@@ -128,12 +124,18 @@ export const groupingSchema = z.strictObject({
 });
 export type GroupingPlan = z.infer<typeof groupingSchema>;
 
+/** How much more time somebody has: 1.5 is half as much again. */
+export const MAX_FACTOR = 10;
+export const factorSchema = z.number().min(1).max(MAX_FACTOR);
+
 /** Other moments on one node. Null leaves the node's own. */
 const exceptionMoments = {
   node: idSchema,
   opens: momentSchema.nullable(),
   due: momentSchema.nullable(),
   until: momentSchema.nullable(),
+  /** In a quiz with a time limit: so many times the usual time; null or missing: the usual. */
+  factor: factorSchema.nullish(),
   /** Of two that are as close, the later one counts. */
   at: z.number().min(0).max(Number.MAX_SAFE_INTEGER),
 };

@@ -2,7 +2,6 @@
 import { z } from 'zod';
 import {
   addressSchema,
-  fileNameSchema,
   idSchema,
   minutesSchema,
   placeSchema,
@@ -11,17 +10,24 @@ import {
   textHashSchema,
   titleSchema,
 } from './basics.ts';
-import {
-  changedBySchema,
-  closedSchema,
-  doneRuleSchema,
-  groupWorkSchema,
-  openingRuleSchema,
-} from './access-schema.ts';
+import { changedBySchema, closedSchema, groupWorkSchema, openingRuleSchema } from './access-schema.ts';
 import { isContentKind, isWorkKind } from './kinds.ts';
 import type { ContentKind, HolderKind, ItemKind, WorkKind } from './kinds.ts';
 import type { Closed, OpeningRule } from './access-schema.ts';
+import { fileSchema, MAX_ATTACHMENTS } from './file-schema.ts';
+import { filmSettings, MAX_SECONDS } from './coursework/film-schema.ts';
+import { meetingSettings } from './coursework/meeting-schema.ts';
 import { momentSchema } from './moment-schema.ts';
+import { doneRuleSchema } from './progress-schema.ts';
+import { quizSettings } from './coursework/quiz-schema.ts';
+import { surveySettings } from './coursework/survey-schema.ts';
+import {
+  graceSchema,
+  pointsSchema,
+  takesSchema,
+  triesSchema,
+  USUAL_TAKES,
+} from './coursework/work-schema.ts';
 import type { PlannedMoment } from './moment-schema.ts';
 
 export const MAX_ITEMS_PER_PARENT = 500;
@@ -30,30 +36,14 @@ export const MAX_FOLDER_DEPTH = 5;
 /** Tombstones count here alone: years of adding and removing must not fill a course up. */
 export const TOMBSTONES_FACTOR = 20;
 export const MAX_OUTCOMES_PER_ITEM = 20;
+/** Of a worked example, in characters. */
+export const MAX_EXAMPLE = 20_000;
 /** Groups and classes that one node can be for. */
 export const MAX_AUDIENCE = 50;
 
 /** Accent colours by name; the look gives each a value for light and dark. */
 export const accentSchema = z.enum(['bottle', 'tide', 'heather', 'kelp', 'rust', 'slate']);
 export type Accent = z.infer<typeof accentSchema>;
-
-/** The largest file that can be named: 2 GiB, as PostgreSQL's integer holds it. */
-export const MAX_FILE_BYTES = 2_147_483_647;
-
-/** A file, by the SHA-256 of its content; the content is kept apart. */
-export const fileSchema = z.strictObject({
-  hash: textHashSchema,
-  name: fileNameSchema,
-  /** In bytes. */
-  size: z.int().min(0).max(MAX_FILE_BYTES),
-  /** The media type that its content has. */
-  type: z.string().regex(/^[a-z0-9.+-]+\/[a-z0-9.+-]+$/, 'a media type such as image/png'),
-  /** What a picture shows, for those who do not see it; an empty text says that it is decoration. */
-  alt: storableSchema.trim().max(500).nullable().default(null),
-  author: storableSchema.trim().max(200).nullable().default(null),
-  licence: storableSchema.trim().max(200).nullable().default(null),
-});
-export type CourseFileRef = z.infer<typeof fileSchema>;
 
 export const nodeBase = {
   id: idSchema,
@@ -132,18 +122,70 @@ export const videoSchema = z.strictObject({
   address: addressSchema.nullable().default(null),
   file: fileSchema.nullable().default(null),
   /** How long it plays, in seconds. */
-  seconds: z.int().min(0).max(86_400).nullable().default(null),
+  seconds: z.int().min(0).max(MAX_SECONDS).nullable().default(null),
+  ...filmSettings,
 });
-export const assignmentSchema = z.strictObject({ ...work, kind: z.literal('assignment') });
-export const quizSchema = z.strictObject({ ...work, kind: z.literal('quiz') });
-export const discussionSchema = z.strictObject({ ...work, kind: z.literal('discussion') });
+export type Film = z.infer<typeof videoSchema>;
+/** What is taken by a moment, and marked. */
+const taken = {
+  ...work,
+  /** Minutes after the due minute in which it is still on time; nobody is told of them. */
+  grace: graceSchema.default(0),
+  /** Until when it is taken late; null: not at all. */
+  lateUntil: momentSchema.nullable().default(null),
+  /** How often it can be handed in; null: as often as wanted. */
+  tries: triesSchema.nullable().default(null),
+  /** What can be reached, in points; null: an assignment has no mark, and a quiz what its questions come to. */
+  total: pointsSchema.nullable().default(null),
+  /** So many points pass. */
+  passAt: pointsSchema.nullable().default(null),
+  /** Whoever marks is not told whose it is until it is marked. */
+  namesLeftOut: z.boolean().default(false),
+};
+
+export const assignmentSchema = z.strictObject({
+  ...taken,
+  kind: z.literal('assignment'),
+  takes: takesSchema.default(USUAL_TAKES),
+  /** The largest file, in megabytes, where the course would take a larger one; null: as the course has it. */
+  largest: z.int().min(1).max(2000).nullable().default(null),
+  /** What learners see of their mark, beside the comment and what is given back. */
+  markShown: z.enum(['points', 'passed', 'comment']).default('points'),
+  /** What goes with what is to be done: sheets, data, forms to fill in. */
+  attachments: z.array(fileSchema).max(MAX_ATTACHMENTS).default([]),
+  /** How good work looks, for staff alone: in words, as a file, or both. */
+  exampleWords: storableSchema.trim().max(MAX_EXAMPLE).default(''),
+  exampleFile: fileSchema.nullable().default(null),
+});
+export type Assignment = z.infer<typeof assignmentSchema>;
+export const quizSchema = z.strictObject({ ...taken, kind: z.literal('quiz'), ...quizSettings });
+export type Quiz = z.infer<typeof quizSchema>;
+export const discussionSchema = z.strictObject({
+  ...work,
+  kind: z.literal('discussion'),
+  /** Who may begin a thread; staff always may. */
+  starts: z.enum(['everybody', 'staff']).default('everybody'),
+  /** True: others' posts are seen by learners who have posted something themselves. */
+  firstPost: z.boolean().default(false),
+  /** Learners may change and take away what they have posted; what it was is kept for staff. */
+  ownEdits: z.boolean().default(true),
+  /** Files can go with a post. */
+  mayAttach: z.boolean().default(true),
+  /** Nothing is posted any more; what has been said can be read. */
+  shut: z.boolean().default(false),
+});
+export type Discussion = z.infer<typeof discussionSchema>;
 export const meetingSchema = z.strictObject({
   ...content,
   kind: z.literal('meeting'),
   /** When it is held; null: with its section's own meeting, where the format has them. */
   held: momentSchema.nullable().default(null),
   place: placeSchema.nullable().default(null),
+  ...meetingSettings,
 });
+export type Meeting = z.infer<typeof meetingSchema>;
+export const surveySchema = z.strictObject({ ...content, kind: z.literal('survey'), ...surveySettings });
+export type Survey = z.infer<typeof surveySchema>;
 export const headingSchema = z.strictObject({ ...titled, kind: z.literal('heading') });
 
 /** A kind is one line here, beside its traits; folders, which hold all of them, come last. */
@@ -156,6 +198,7 @@ const LEAVES = {
   quiz: quizSchema,
   discussion: discussionSchema,
   meeting: meetingSchema,
+  survey: surveySchema,
   heading: headingSchema,
 } as const satisfies Readonly<Record<Exclude<ItemKind, HolderKind>, z.ZodType>>;
 

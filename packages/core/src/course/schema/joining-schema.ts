@@ -24,6 +24,7 @@ export const MAX_AMOUNT = 100_000_000;
 export const amountSchema = z.int().min(0).max(MAX_AMOUNT);
 /** ISO 4217. */
 export const currencySchema = z.string().regex(/^[A-Z]{3}$/);
+export const MAX_MONTHS = 36;
 /** What somebody is to the institution. */
 export const PERSON_KINDS = ['teaching', 'staff', 'learner', 'visitor'] as const;
 /** Whoever leads a course is brought in by somebody who does. */
@@ -41,6 +42,8 @@ export const priceSchema = z.strictObject({
     learner: amountSchema.nullable(),
     visitor: amountSchema.nullable(),
   }),
+  /** For so many months, and asked for again after them; null: once. */
+  months: z.int().min(1).max(MAX_MONTHS).nullable().default(null),
 });
 export type Price = z.infer<typeof priceSchema>;
 

@@ -3,8 +3,9 @@
  * as it is. A kind has its fields in `items-schema.ts`, its sign in the web application, and its names with
  * the languages; what the compiler or a test misses of it, it says.
  */
-import type { DoneRule } from './access-schema.ts';
+
 import type { Area } from './menu-schema.ts';
+import type { DoneBy } from './progress-schema.ts';
 
 export interface KindTraits {
   /**
@@ -21,7 +22,7 @@ export interface KindTraits {
   /** The area that lists it; with `ifFile`, once it has its file. */
   readonly area: { readonly name: Area; readonly ifFile: boolean } | null;
   /** What can count as done. */
-  readonly doneBy: readonly DoneRule['by'][];
+  readonly doneBy: readonly DoneBy[];
   /** Has words of its own, and may be empty for want of them. */
   readonly isText: boolean;
   /** It is nothing to a learner while it has none of these; with none named here it says enough by itself. */
@@ -43,7 +44,7 @@ const NO_CONTENT = { ...CONTENT, doneBy: [] } as const;
 const HANDED_IN = {
   ...CONTENT,
   isDue: true,
-  doneBy: [...READ, 'handed_in', 'scored'],
+  doneBy: [...READ, 'handed_in', 'scored', 'passed'],
   emptyWithout: ['text'],
 } as const;
 
@@ -57,18 +58,20 @@ export const KINDS = {
     file: 'film',
     address: 'film',
     area: { name: 'files', ifFile: true },
+    doneBy: [...READ, 'watched'],
     emptyWithout: ['file', 'address'],
   },
   assignment: { ...HANDED_IN, area: { name: 'assignments', ifFile: false } },
-  quiz: { ...HANDED_IN, area: { name: 'quizzes', ifFile: false } },
+  quiz: { ...HANDED_IN, area: { name: 'quizzes', ifFile: false }, emptyWithout: [] },
   discussion: {
     ...CONTENT,
     isDue: true,
     area: { name: 'discussions', ifFile: false },
-    doneBy: [...READ, 'posted'],
+    doneBy: [...READ, 'posted', 'replied'],
     emptyWithout: ['text'],
   },
-  meeting: { ...CONTENT, area: { name: 'meetings', ifFile: false } },
+  meeting: { ...CONTENT, area: { name: 'meetings', ifFile: false }, doneBy: [...READ, 'attended'] },
+  survey: { ...CONTENT, doneBy: [...READ, 'handed_in'] },
   heading: { ...NO_CONTENT, part: 'mark' },
   folder: { ...NO_CONTENT, part: 'holder' },
 } as const satisfies Readonly<Record<string, KindTraits>>;

@@ -1,6 +1,6 @@
 /** What a course looks like: one colour, faces and shapes, and its pictures. */
 import { z } from 'zod';
-import { fileSchema } from './items-schema.ts';
+import { fileSchema } from './file-schema.ts';
 
 /** sRGB, as `#rrggbb` in lower case. */
 export const colourSchema = z

@@ -8,12 +8,11 @@ import {
   textHashSchema,
   titleSchema,
 } from './basics.ts';
-import { fileSchema } from './items-schema.ts';
+import { fileSchema, MAX_ATTACHMENTS } from './file-schema.ts';
 import { coursePictureSchema } from './look-schema.ts';
 import { momentSchema } from './moment-schema.ts';
 
 export const MAX_ANNOUNCEMENTS = 500;
-export const MAX_ATTACHMENTS = 10;
 export const MAX_CONTACTS = 40;
 
 export const announcementSchema = z.strictObject({

@@ -48,9 +48,11 @@ import {
   TOMBSTONES_FACTOR,
 } from './items-schema.ts';
 import type { Item } from './items-schema.ts';
+import { ITEM_KINDS } from './kinds.ts';
 import { coursePictureSchema, lookSchema } from './look-schema.ts';
 import { AREAS, arriveSchema, FIRST_MENU, MAX_MENU, menuEntrySchema } from './menu-schema.ts';
 import { announcementSchema, contactSchema, MAX_ANNOUNCEMENTS, MAX_CONTACTS } from './messages-schema.ts';
+import { courseRuleSchema, doneRuleSchema, sectionRuleSchema } from './progress-schema.ts';
 import { languageSchema, roleNameSchema } from './words-schema.ts';
 
 /** Enough for a section a day over half a year; a bound for every walk over the outline. */
@@ -87,6 +89,8 @@ export const sectionSchema = z.strictObject({
   pin: daySchema.nullable().default(null),
   /** True: each item in it waits for the one before it in this section. */
   inOrder: z.boolean().default(false),
+  /** What it takes to be done with it; null: all its counted items. */
+  done: sectionRuleSchema.nullable().default(null),
   items: itemsSchema,
 });
 
@@ -180,6 +184,20 @@ export const courseSchema = z.strictObject({
   /** Areas that are switched off: no menu and no address leads there. Area: `off`. */
   areas: tableSchema(z.literal('off'), AREAS.length),
   menuPlace: z.enum(['top', 'side']).default('top'),
+  /** Learners can look at what they have done, and when. */
+  ownLog: z.boolean().default(true),
+  /** False: nothing counts as done, and nothing of it shows anywhere. */
+  progress: z.boolean().default(true),
+  /** What it takes to be done with the course; null: all its counted items. */
+  done: courseRuleSchema.nullable().default(null),
+  /** By kind of item: what a new one counts as done by. */
+  usualDone: tableSchema(doneRuleSchema, ITEM_KINDS.length),
+  /** What learners see of it: how much of it they have done, what is done beside each item, whether they keep pace. */
+  shareShown: z.boolean().default(true),
+  marksShown: z.boolean().default(true),
+  paceShown: z.boolean().default(true),
+  /** Said to whoever has done the course; null: nothing. */
+  doneWords: summarySchema.nullable().default(null),
   arrive: arriveSchema.default({ at: 'home' }),
   /** Where somebody arrives who comes for the first time; null: where everybody does. */
   firstArrive: arriveSchema.nullable().default(null),

@@ -5,15 +5,18 @@ export const CODE_LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 /** Fifty bits: nobody comes upon one by trying. */
 export const CODE_LENGTH = 10;
 
-/** @returns the code as it is kept, whatever spaces, case and look-alikes it was typed with; null: it can be none */
-export function readCode(typed: string): string | null {
+/**
+ * @param length how many letters such a code has
+ * @returns the code as it is kept, whatever spaces, case and look-alikes it was typed with; null: it can be none
+ */
+export function readCode(typed: string, length = CODE_LENGTH): string | null {
   const code = typed
     .normalize('NFKC')
     .toUpperCase()
     .replaceAll(/[\s\u002d\u2010-\u2015._]/g, '')
     .replaceAll(/[IL]/g, '1')
     .replaceAll('O', '0');
-  const isCode = code.length === CODE_LENGTH && [...code].every((letter) => CODE_LETTERS.includes(letter));
+  const isCode = code.length === length && [...code].every((letter) => CODE_LETTERS.includes(letter));
   return isCode ? code : null;
 }
 
@@ -23,4 +26,4 @@ export const showCode = (code: string): string =>
 
 /** @param bytes as many as it has letters, at random */
 export const codeOf = (bytes: Uint8Array): string =>
-  [...bytes.slice(0, CODE_LENGTH)].map((byte) => CODE_LETTERS[byte % CODE_LETTERS.length] ?? '').join('');
+  [...bytes].map((byte) => CODE_LETTERS[byte % CODE_LETTERS.length] ?? '').join('');

@@ -1,6 +1,7 @@
 /** What a course's plan says of joining it, as `canJoin` asks for it. */
 import { goesLiveAt, stateAt } from '../../access/course-caps.ts';
 import { momentOfCourse } from '../../calendar/course-plan.ts';
+import { endOf } from '../../calendar/moments.ts';
 import type { CoursePlan } from '../../calendar/course-plan.ts';
 import { SHUT_WAY } from '../../course/schema/joining-schema.ts';
 import type { SwitchedWay, WayIn } from '../../course/schema/joining-schema.ts';
@@ -16,20 +17,17 @@ export interface JoinFacts {
   readonly waiting: readonly Waiting[];
 }
 
-const MINUTE_MS = 60_000;
-
 function opensAt(plan: CoursePlan, moment: PlannedMoment | null): JoinWindow['opens'] {
   if (moment === null) return null;
   const resolved = momentOfCourse(plan, moment, 'opens');
   return resolved.kind === 'at' ? resolved.instant : 'undated';
 }
 
-/** A closing to the minute includes that minute, one given as a day that day; an undated one is none. */
+/** An undated closing is none. */
 export function closesAt(plan: CoursePlan, moment: PlannedMoment | null): number | null {
   if (moment === null) return null;
   const resolved = momentOfCourse(plan, moment, 'until');
-  if (resolved.kind !== 'at') return null;
-  return resolved.time === null ? resolved.instant : resolved.instant + MINUTE_MS;
+  return resolved.kind === 'at' ? endOf(resolved) : null;
 }
 
 export const wayIn = ({ course }: CoursePlan, kind: SwitchedWay): WayIn => course.ways[kind] ?? SHUT_WAY;

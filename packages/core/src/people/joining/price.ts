@@ -9,6 +9,8 @@ export interface Priced {
   readonly currency: string;
   /** The instant from which it is more; null: it stays. */
   readonly until: number | null;
+  /** It is paid for so many months, and again after them; null: once. */
+  readonly months: number | null;
 }
 
 const isKind = (kind: string | null, table: Price['byKind']): kind is keyof Price['byKind'] =>
@@ -21,12 +23,13 @@ const isKind = (kind: string | null, table: Price['byKind']): kind is keyof Pric
  * @param at the instant, in milliseconds
  */
 export function priceFor(plan: CoursePlan, price: Price, kind: string | null, at: number): Priced {
-  const { currency, byKind, reduced } = price;
+  const { currency, byKind, reduced, months } = price;
   const own = isKind(kind, byKind) ? byKind[kind] : null;
-  if (own !== null) return { amount: own, currency, until: null };
+  if (own !== null) return { amount: own, currency, until: null, months };
   const end = reduced === null ? null : closesAt(plan, reduced.until);
-  if (reduced !== null && end !== null && at < end) return { amount: reduced.amount, currency, until: end };
-  return { amount: price.amount, currency, until: null };
+  if (reduced !== null && end !== null && at < end)
+    return { amount: reduced.amount, currency, until: end, months };
+  return { amount: price.amount, currency, until: null, months };
 }
 
 /** Digits after the point: a yen has none, most have two. */

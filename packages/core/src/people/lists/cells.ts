@@ -20,19 +20,49 @@ const LOOKED_AT = 200;
 /** What some spreadsheets write into the first line for their own kind. */
 const SAYS = /^sep=(.)\r?\n/i;
 
-function parse(text: string, delimiter: string, preview = 0): readonly GridRow[] {
+/**
+ * @param first the line at which the text begins
+ * @param preview no more rows than these; nought: all
+ */
+function parse(text: string, delimiter: string, first = 1, preview = 0): readonly GridRow[] {
   const { data } = Papa.parse<string[]>(text, { delimiter, preview, newline: '\n', skipEmptyLines: false });
   // A line that breaks within quotes is one row: each is told at which line it begins.
   const mayBreak = text.includes('"');
   const rows: GridRow[] = [];
-  let line = 1;
+  let line = first;
   for (const found of data) {
-    const cells = found.map(tidy);
-    if (cells.some((cell) => cell !== '')) rows.push({ line, cells });
-    line += 1;
-    if (mayBreak) for (const cell of found) line += cell.split('\n').length - 1;
+    const breaks = mayBreak ? breaksIn(found) : 0;
+    if (tidyAll(found)) rows.push({ line, cells: found });
+    line += 1 + breaks;
   }
   return rows;
+}
+
+const breaksIn = (cells: readonly string[]): number =>
+  cells.reduce((sum, cell) => sum + cell.split('\n').length - 1, 0);
+
+/** In place, since there are many. @returns whether anything stands in the row. */
+function tidyAll(cells: string[]): boolean {
+  let isFilled = false;
+  for (let at = 0; at < cells.length; at += 1) {
+    const cell = cells[at] as string;
+    if (cell === '') continue;
+    const tidied = tidy(cell);
+    if (tidied !== cell) cells[at] = tidied;
+    if (tidied !== '') isFilled = true;
+  }
+  return isFilled;
+}
+
+/** The first lines of a text; all of it, where a row may go over several. */
+function beginning(text: string): string {
+  if (text.includes('"')) return text;
+  let end = -1;
+  for (let lines = 0; lines < LOOKED_AT; lines += 1) {
+    end = text.indexOf('\n', end + 1);
+    if (end === -1) return text;
+  }
+  return text.slice(0, end);
 }
 
 /** The number of cells that most rows have. */
@@ -55,13 +85,12 @@ const MARGIN = 0.1;
 export function gridOf(text: string): Grid {
   const said = SAYS.exec(text);
   const body = said === null ? text : text.slice(said[0].length);
+  const looked = beginning(body);
   let best: { readonly delimiter: string; readonly fit: number } = { delimiter: ',', fit: 0 };
   for (const delimiter of said?.[1] === undefined ? DELIMITERS : [said[1]]) {
-    const found = fit(parse(body, delimiter, LOOKED_AT));
+    const found = fit(parse(looked, delimiter, 1, LOOKED_AT));
     if (found > best.fit + MARGIN) best = { delimiter, fit: found };
   }
-  const offset = said === null ? 0 : 1;
   const { delimiter } = best;
-  const rows = parse(body, delimiter).map(({ line, cells }) => ({ line: line + offset, cells }));
-  return { rows, delimiter };
+  return { rows: parse(body, delimiter, said === null ? 1 : 2), delimiter };
 }

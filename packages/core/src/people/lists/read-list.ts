@@ -8,6 +8,7 @@ import type { GridRow } from './cells.ts';
 import { guessColumns } from './columns.ts';
 import type { ColumnGuess } from './columns.ts';
 import { columnCalled, isSum, roleCalled } from './headings.ts';
+import { LIST_COLUMNS } from './list-row.ts';
 import type { Doubt, ListColumn, ListRow } from './list-row.ts';
 
 export interface ListReading {
@@ -59,7 +60,14 @@ function isPerson(row: GridRow, width: number): boolean {
 }
 
 /** Where each kind of column stands; the first of a kind. */
-type Places = ReadonlyMap<ListColumn, number>;
+type Places = Readonly<Record<ListColumn, number | undefined>>;
+
+const NO_PLACES = Object.fromEntries(LIST_COLUMNS.map((column) => [column, undefined])) as Places;
+
+const placesOf = (columns: readonly ColumnGuess[]): Places => ({
+  ...NO_PLACES,
+  ...Object.fromEntries(columns.map(({ column }, at) => [column, at]).reverse()),
+});
 
 const POWER = /^\d+(?:[.,]\d+)?E\+?\d+$/i;
 const DAY = /^(?:\d{1,2}[-/. ][A-Za-zÀ-ÿ]{3,4}\.?(?:[-/. ]\d{2,4})?|[A-Za-zÀ-ÿ]{3,4}\.?-\d{2})$/;
@@ -69,39 +77,48 @@ const NOTHING = /^(?:n\/a|-+|–|null)$/i;
 /** The longest of them. */
 const SHORT = 4;
 
+/** Of a row; of most rows nothing is doubted. */
+class Doubts {
+  all: readonly Doubt[] = NO_DOUBTS;
+  add(doubt: Doubt): void {
+    this.all = [...this.all, doubt];
+  }
+}
+const NO_DOUBTS: readonly Doubt[] = [];
+
 /** What a column of a row holds; null: nothing. What cannot be read is doubted. */
-function cellOf(row: GridRow, places: Places, column: ListColumn, doubts: Doubt[]): string | null {
-  const at = places.get(column);
+function cellOf(row: GridRow, places: Places, column: ListColumn, doubts: Doubts): string | null {
+  const at = places[column];
   const value = at === undefined ? '' : (row.cells[at] ?? '');
   if (value === '' || (value.length <= SHORT && NOTHING.test(value))) return null;
   if (!value.startsWith('#') || !CUT_OFF.test(value)) return value;
-  doubts.push({ code: 'cut_off', column, value });
+  doubts.add({ code: 'cut_off', column, value });
   return null;
 }
 
-function idOf(value: string | null, doubts: Doubt[]): string | null {
+function idOf(value: string | null, doubts: Doubts): string | null {
   const code = value === null ? null : POWER.test(value) ? 'power' : DAY.test(value) ? 'date' : null;
   if (value === null || code === null) return value;
-  doubts.push({ code, column: 'id', value });
+  doubts.add({ code, column: 'id', value });
   return null;
 }
 
-function addressOf(value: string | null, doubts: Doubt[]): string | null {
+function addressOf(value: string | null, doubts: Doubts): string | null {
   if (value === null || isAddress(value)) return value;
   const plain = /<\s*([^<>\s]+)\s*>$/.exec(value)?.[1] ?? value.replace(/^mailto:/i, '');
   if (isAddress(plain)) return plain;
-  doubts.push({ code: 'no_address', column: 'address', value });
+  doubts.add({ code: 'no_address', column: 'address', value });
   return null;
 }
 
-function roleOf(value: string | null, doubts: Doubt[]): ListRow['role'] {
+function roleOf(value: string | null, doubts: Doubts): ListRow['role'] {
   const role = value === null ? null : roleCalled(value);
-  if (value !== null && role === null) doubts.push({ code: 'unknown_role', column: 'role', value });
+  if (value !== null && role === null) doubts.add({ code: 'unknown_role', column: 'role', value });
   return role;
 }
 
 /** In two where a list has both halves, else in one. */
-function nameOf(row: GridRow, places: Places, doubts: Doubt[]): Pick<ListRow, 'given' | 'family' | 'name'> {
+function nameOf(row: GridRow, places: Places, doubts: Doubts): Pick<ListRow, 'given' | 'family' | 'name'> {
   // Only what has a comma is two: "Family, Given". Without one it may be any number of names.
   const both = cellOf(row, places, 'familyGiven', doubts);
   const [before = null, after = null] = both?.includes(',') === true ? both.split(/\s*,\s*(.*)/) : [];
@@ -114,7 +131,7 @@ function nameOf(row: GridRow, places: Places, doubts: Doubt[]): Pick<ListRow, 'g
 }
 
 function rowOf(row: GridRow, places: Places): ListRow {
-  const doubts: Doubt[] = [];
+  const doubts = new Doubts();
   const { given, family, name } = nameOf(row, places, doubts);
   return {
     line: row.line,
@@ -127,7 +144,7 @@ function rowOf(row: GridRow, places: Places): ListRow {
     class: cellOf(row, places, 'class', doubts),
     role: roleOf(cellOf(row, places, 'role', doubts), doubts),
     group: cellOf(row, places, 'group', doubts),
-    doubts,
+    doubts: doubts.all,
   };
 }
 
@@ -164,7 +181,8 @@ function ofAddresses(text: string): ListReading | null {
  * @param choices what somebody has put right in an earlier reading
  */
 export function readList(text: string, choices: ListChoices = {}): ListReading {
-  const body = text.replace(/^\ufeff/, '').replaceAll(/\r\n?/g, '\n');
+  const unmarked = text.startsWith('\ufeff') ? text.slice(1) : text;
+  const body = unmarked.includes('\r') ? unmarked.replaceAll(/\r\n?/g, '\n') : unmarked;
   const addresses = choices.columns === undefined ? ofAddresses(body) : null;
   if (addresses !== null) return addresses;
   const { rows: all } = gridOf(body);
@@ -205,9 +223,7 @@ export function readList(text: string, choices: ListChoices = {}): ListReading {
     const isChosenElsewhere = Object.values(choices.columns ?? {}).includes(guess.column);
     return isChosenElsewhere && guess.column !== 'ignored' ? { column: 'ignored', certainty: 'seen' } : guess;
   });
-  const places: Places = new Map(
-    columns.map(({ column }, at): [ListColumn, number] => [column, at]).reverse(),
-  );
+  const places = placesOf(columns);
   return {
     shape: 'table',
     heading,

@@ -29,11 +29,13 @@ export function bare(words: string): string {
 
 /** Names are alike if their words are, in any order (NFKC, case folded). */
 export function nameKey(name: string): string {
-  return name
-    .normalize('NFKC')
+  return (PLAIN.test(name) ? name : name.normalize('NFKC'))
     .toLowerCase()
     .split(/[\s,]+/)
     .filter((word) => word !== '')
     .sort()
     .join(' ');
 }
+
+/** Latin letters and what is written of them without composing: normal as they are, and there are many. */
+const PLAIN = /^[ -~]*$/;

@@ -34,9 +34,25 @@ function isNew(field: MemberField, to: string | null, member: RosterMember): to 
 }
 
 const FIELDS = ['id', 'given', 'family', 'name', 'address', 'userName', 'role'] as const;
+const NONE: readonly MemberChange[] = [];
+
+/** As nearly everything is: said as it is there already, sign by sign. */
+const isAsItWas = ({ row, classes }: Entry, member: RosterMember): boolean =>
+  (row.id === null || row.id === member.id) &&
+  (row.given === null || row.given === member.given) &&
+  (row.family === null || row.family === member.family) &&
+  (row.name === null || row.name === member.name) &&
+  (row.address === null || row.address === member.address) &&
+  (row.userName === null || row.userName === member.userName) &&
+  (row.role === null || row.role === member.role) &&
+  row.group === null &&
+  (classes.length === 0 ||
+    (classes.length === 1 && member.classes.length === 1 && classes[0] === member.classes[0]));
 
 /** @returns in the order in which a member's fields are shown; nothing: the list says what is there already */
-export function changesOf({ row, classes }: Entry, member: RosterMember): readonly MemberChange[] {
+export function changesOf(entry: Entry, member: RosterMember): readonly MemberChange[] {
+  if (isAsItWas(entry, member)) return NONE;
+  const { row, classes } = entry;
   const changes: MemberChange[] = [];
   const isHalf = member.name !== null && (row.given === null) !== (row.family === null);
   if (isHalf) {

@@ -10,8 +10,8 @@ export interface Entry {
   readonly classes: readonly string[];
   /** Of the rows that it stands for. */
   readonly lines: readonly number[];
-  /** By which it and another row, or it and a member, are one. */
-  readonly keys: readonly string[];
+  /** It has a key, and no other row has any of its keys: as nearly all do. */
+  readonly isAlone: boolean;
 }
 
 export const hasKey = ({ id, address, userName }: ListRow): boolean =>
@@ -20,33 +20,71 @@ export const hasKey = ({ id, address, userName }: ListRow): boolean =>
 /** Without a key, nothing says that two rows that differ are one person. */
 const personOf = (row: ListRow): string => cellsOf(row, hasKey(row) ? null : row.class);
 
-export function entriesOf(rows: readonly ListRow[]): readonly Entry[] {
-  const keysOfRows = rows.map(keysOf);
-  const once = new Set<string>();
-  const often = new Set<string>();
-  for (const keys of keysOfRows)
-    for (const key of keys)
-      if (once.has(key)) often.add(key);
-      else once.add(key);
+/** Of one kind of key: all that were seen, and those that were seen more than once. */
+class Seen {
+  private readonly once = new Set<string>();
+  private readonly often = new Set<string>();
+
+  see(key: string): void {
+    if (this.once.has(key)) this.often.add(key);
+    else this.once.add(key);
+  }
+  isOften = (key: string | null): boolean => key !== null && this.often.has(key);
+}
+
+/** @returns whether a row shares a key with another of these. */
+function sharing(rows: readonly ListRow[]): (row: ListRow) => boolean {
+  const ids = new Seen();
+  const addresses = new Seen();
+  const userNames = new Seen();
+  for (const { id, address, userName } of rows) {
+    if (id !== null) ids.see(id);
+    if (address !== null) addresses.see(addressKey(address));
+    if (userName !== null) userNames.see(userName);
+  }
+  return ({ id, address, userName }) =>
+    ids.isOften(id) ||
+    addresses.isOften(address === null ? null : addressKey(address)) ||
+    userNames.isOften(userName);
+}
+
+const NO_CLASSES: readonly string[] = [];
+
+/**
+ * @param isKnown whether it is known already that a row, by its place, shares no key with any other
+ * @returns entries, and of each the place of its first row
+ */
+export function entriesOf(
+  rows: readonly ListRow[],
+  isKnown: (at: number) => boolean,
+): { readonly entries: readonly Entry[]; readonly firsts: readonly number[] } {
+  const isShared = sharing(rows.filter((_, at) => !isKnown(at)));
   const found = new Map<string, Making>();
-  const entries: Making[] = [];
+  const entries: Entry[] = [];
+  const firsts: number[] = [];
   for (let at = 0; at < rows.length; at += 1) {
     const row = rows[at] as ListRow;
-    const keys = keysOfRows[at] as readonly string[];
+    const classes = row.class === null ? NO_CLASSES : [row.class];
+    const lines = [row.line];
     // A key that no other row has names the row; all others are compared cell for cell.
-    const isAlone = keys.length > 0 && (often.size === 0 || !keys.some((key) => often.has(key)));
-    const key = isAlone ? (keys[0] as string) : personOf(row);
-    const entry = isAlone ? undefined : found.get(key);
+    if (isKnown(at) || (hasKey(row) && !isShared(row))) {
+      entries.push({ key: firstKeyOf(row), row, classes, lines, isAlone: true });
+      firsts.push(at);
+      continue;
+    }
+    const key = personOf(row);
+    const entry = found.get(key);
     if (entry === undefined) {
-      const made = { key, row, classes: row.class === null ? [] : [row.class], lines: [row.line], keys };
-      if (!isAlone) found.set(key, made);
-      entries.push(made);
+      const making: Making = { key, row, classes: [...classes], lines, isAlone: false };
+      found.set(key, making);
+      entries.push(making);
+      firsts.push(at);
       continue;
     }
     if (row.class !== null && !entry.classes.includes(row.class)) entry.classes.push(row.class);
     entry.lines.push(row.line);
   }
-  return entries;
+  return { entries, firsts };
 }
 
 /** While rows are still being added to it. */
@@ -55,8 +93,10 @@ interface Making extends Entry {
   readonly lines: number[];
 }
 
-/** No other entry shares a key with it. */
-export const isAlone = ({ key, keys }: Entry): boolean => key === keys[0];
+function firstKeyOf({ id, address, userName }: ListRow): string {
+  if (id !== null) return `id ${id}`;
+  return address === null ? `user ${userName ?? ''}` : `address ${addressKey(address)}`;
+}
 
 /** The keys of a row by which two rows, or a row and a member, are one; each with what it is a key of. */
 export function keysOf(one: Pick<Named, 'id' | 'address' | 'userName'>): readonly string[] {

@@ -6,10 +6,12 @@ import type { ListRow } from '../lists/list-row.ts';
 import { nameKey } from '../lists/words.ts';
 import { changesOf } from './changes.ts';
 import type { MemberChange } from './changes.ts';
-import { entriesOf, hasKey, isAlone } from './entries.ts';
+import { entriesOf, hasKey, keysOf } from './entries.ts';
 import type { Entry } from './entries.ts';
-import { addressKey, calledOf } from './roster.ts';
+import { calledOf } from './roster.ts';
 import type { Roster, RosterMember } from './roster.ts';
+import { listed, Members } from './standing.ts';
+import type { ByKeys, Names, Standing } from './standing.ts';
 
 /**
  * `nobody`: neither name nor key. `two_rows`: several rows may mean one person. `two_members`: the keys of a row name
@@ -47,66 +49,6 @@ export interface Reconciliation {
   readonly gone: readonly RosterMember[];
 }
 
-/** A member in this reckoning: how many rows may mean them. */
-interface Standing {
-  readonly member: RosterMember;
-  rows: number;
-  /** A key has decided who it is. */
-  isDecided: boolean;
-}
-type Found = Standing | Standing[];
-
-/** Nearly all stand alone under their key: only those who share one are put in a list. */
-function put(map: Map<string, Found>, key: string, one: Standing): void {
-  const found = map.get(key);
-  if (found === undefined) map.set(key, one);
-  else if (Array.isArray(found)) found.push(one);
-  else map.set(key, [found, one]);
-}
-const listed = (found: Found | undefined): readonly Standing[] =>
-  found === undefined ? [] : Array.isArray(found) ? found : [found];
-const NOBODY: readonly Standing[] = [];
-
-class Members {
-  readonly all: readonly Standing[];
-  private readonly byId = new Map<string, Found>();
-  private readonly byAddress = new Map<string, Found>();
-  private readonly byUserName = new Map<string, Found>();
-  private readonly byCells = new Map<string, Found>();
-
-  constructor(roster: Roster) {
-    this.all = Array.from(roster.values(), (member) => ({ member, rows: 0, isDecided: false }));
-    for (const one of this.all) {
-      const { id, address, userName, cells, isPlace } = one.member;
-      if (id !== null) put(this.byId, id, one);
-      if (address !== null) put(this.byAddress, addressKey(address), one);
-      if (userName !== null) put(this.byUserName, userName, one);
-      if (isPlace && cells !== null) put(this.byCells, cells, one);
-    }
-  }
-
-  /** Those whom no key has decided, by name. */
-  names(): ReadonlyMap<string, Found> {
-    const found = new Map<string, Found>();
-    for (const one of this.all) if (!one.isDecided) put(found, nameKey(calledOf(one.member)), one);
-    return found;
-  }
-
-  /** By any key of a row, in the order of the keys; the same one once. */
-  withKeysOf({ id, address, userName }: ListRow): readonly Standing[] {
-    const first = id === null ? undefined : this.byId.get(id);
-    const second = address === null ? undefined : this.byAddress.get(addressKey(address));
-    const third = userName === null ? undefined : this.byUserName.get(userName);
-    // As it mostly is: one member, by whichever key.
-    const one = first ?? second ?? third;
-    if (one === undefined) return NOBODY;
-    const isOne = (second === undefined || second === one) && (third === undefined || third === one);
-    if (isOne && !Array.isArray(one)) return [one];
-    return [...new Set([first, second, third].flatMap(listed))];
-  }
-  madeOf = (cells: string): readonly Standing[] => listed(this.byCells.get(cells));
-}
-
 /** Both have an id, and they differ: never one person. */
 const isOther = (row: ListRow, member: RosterMember): boolean =>
   row.id !== null && member.id !== null && row.id !== member.id;
@@ -119,32 +61,18 @@ interface Meant {
   /** By a key, or as the place that the very same row made. */
   readonly by: 'key' | 'name';
   readonly members: readonly Standing[];
-  readonly reason: ConflictReason | null;
 }
 
-function byKeys(entry: Entry, members: Members): Meant | null {
-  const { row } = entry;
-  const found = hasKey(row) ? members.withKeysOf(row) : members.madeOf(entry.key);
-  const [first] = found;
-  if (first === undefined) return null;
-  for (const one of found) one.isDecided = true;
-  const reason = found.length > 1 ? 'two_members' : isOther(row, first.member) ? 'other_id' : null;
-  return { entry, by: 'key', members: found, reason };
-}
-
-function byName(entry: Entry, names: ReturnType<Members['names']>): Meant {
+function byName(entry: Entry, names: Names): readonly Standing[] {
   const { row, classes } = entry;
-  const name = names.size === 0 && hasKey(row) ? '' : nameKey(calledOf(row));
-  const found =
-    name === ''
-      ? NOBODY
-      : listed(names.get(name)).filter(({ member }) => !isOther(row, member) && isInClass(member, classes));
-  return { entry, by: 'name', members: found, reason: name === '' && !hasKey(row) ? 'nobody' : null };
+  const name = nameKey(calledOf(row));
+  if (name === '') return [];
+  const found = listed(names.get(name)).filter(
+    ({ member }) => !isOther(row, member) && isInClass(member, classes),
+  );
+  for (const one of found) one.rows += 1;
+  return found;
 }
-
-/** Nobody else is meant by it, and it means nobody whom another may mean: as nearly all do. */
-const standsAlone = ({ entry, members }: Meant): boolean =>
-  isAlone(entry) && members.every(({ rows }) => rows === 1);
 
 /** Rows that share a key, or may mean the same member, belong together. */
 function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
@@ -162,7 +90,7 @@ function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
     else parent[root(at)] = root(before);
   };
   meant.forEach(({ entry, members }, at) => {
-    for (const key of entry.keys) join(key, at);
+    for (const key of keysOf(entry.row)) join(key, at);
     for (const member of members) join(member, at);
   });
   const groups = new Map<number, Meant[]>();
@@ -174,19 +102,54 @@ function together(meant: readonly Meant[]): readonly (readonly Meant[])[] {
   return [...groups.values()];
 }
 
+const isSeveral = (found: ByKeys | Meant): found is readonly Standing[] => Array.isArray(found);
+
+/** The entries, and of each: plainly one, or whom it may mean and by what. */
+function meantOf(
+  rows: readonly ListRow[],
+  members: Members,
+): { readonly entries: readonly Entry[]; readonly meant: readonly (Standing | Meant)[] } {
+  const keyed = members.meantBy(rows);
+  const isKnown = (at: number): boolean => {
+    const found = keyed[at] as ByKeys;
+    return !isSeveral(found) && found.rows === 1;
+  };
+  const { entries, firsts } = entriesOf(rows, isKnown);
+  const found = entries.map((entry, at): ByKeys => {
+    if (hasKey(entry.row)) return keyed[firsts[at] as number] as ByKeys;
+    const made = members.madeOf(entry.key);
+    for (const one of made) one.rows += 1;
+    return made;
+  });
+  const names = members.names();
+  const meant = found.map((one, at): Standing | Meant => {
+    if (!isSeveral(one)) return one;
+    const entry = entries[at] as Entry;
+    return one.length > 0
+      ? { entry, by: 'key', members: one }
+      : { entry, by: 'name', members: byName(entry, names) };
+  });
+  return { entries, meant };
+}
+
 /** In the order of the list: what belongs together stands where the first of it does. */
-function outcomesOf(meant: readonly Meant[]): readonly Outcome[] {
-  for (const { members } of meant) for (const one of members) one.rows += 1;
+function outcomesOf({ entries, meant }: ReturnType<typeof meantOf>): readonly Outcome[] {
   const outcomes: (Outcome | null)[] = [];
   const rest: Meant[] = [];
   const places = new Map<Meant, number>();
-  for (const one of meant) {
-    if (standsAlone(one)) outcomes.push(outcomeOf(one));
-    else {
-      places.set(one, outcomes.length);
-      outcomes.push(null);
-      rest.push(one);
+  for (let at = 0; at < entries.length; at += 1) {
+    const entry = entries[at] as Entry;
+    const found = meant[at] as Standing | Meant;
+    const isOne = 'member' in found;
+    // Nobody else is meant by it, and it means nobody whom another may mean: as nearly all do.
+    if (entry.isAlone && (isOne ? found.rows === 1 : found.members.every(({ rows }) => rows === 1))) {
+      outcomes.push(isOne ? outcomeForKey(entry, found.member) : outcomeOf(found));
+      continue;
     }
+    const one: Meant = isOne ? { entry, by: 'key', members: [found] } : found;
+    places.set(one, outcomes.length);
+    outcomes.push(null);
+    rest.push(one);
   }
   if (rest.length === 0) return outcomes as Outcome[];
   for (const group of together(rest)) outcomes[places.get(group[0] as Meant) as number] = outcomeOfAll(group);
@@ -202,12 +165,23 @@ function outcomeOfAll(group: readonly Meant[]): Outcome {
   return { kind: 'conflict', reason: 'two_rows', entries: group.map(({ entry }) => entry), members };
 }
 
-function outcomeOf({ entry, by, reason, members }: Meant): Outcome {
-  if (reason !== null) return { kind: 'conflict', reason, entries: [entry], members: membersOf(members) };
+function outcomeOf({ entry, by, members }: Meant): Outcome {
   const [one] = members;
-  if (one === undefined) return { kind: 'added', entry };
+  if (one === undefined) {
+    const isNobody = !hasKey(entry.row) && nameKey(calledOf(entry.row)) === '';
+    return isNobody
+      ? { kind: 'conflict', reason: 'nobody', entries: [entry], members: [] }
+      : { kind: 'added', entry };
+  }
   if (by === 'name') return { kind: 'possible', entry, members: membersOf(members) };
-  return outcomeFor(entry, one.member);
+  if (members.length === 1) return outcomeForKey(entry, one.member);
+  return { kind: 'conflict', reason: 'two_members', entries: [entry], members: membersOf(members) };
+}
+
+function outcomeForKey(entry: Entry, member: RosterMember): Outcome {
+  return isOther(entry.row, member)
+    ? { kind: 'conflict', reason: 'other_id', entries: [entry], members: [member] }
+    : outcomeFor(entry, member);
 }
 
 function outcomeFor(entry: Entry, member: RosterMember): Outcome {
@@ -253,11 +227,7 @@ export function reconcile(
   choices: ListChoicesMade = new Map(),
 ): Reconciliation {
   const members = new Members(roster);
-  const entries = entriesOf(rows);
-  const keyed = entries.map((entry) => byKeys(entry, members));
-  const names = members.names();
-  const meant = entries.map((entry, at) => keyed[at] ?? byName(entry, names));
-  const found = outcomesOf(meant);
+  const found = outcomesOf(meantOf(rows, members));
   const outcomes = choices.size === 0 ? found : found.flatMap((one) => settle(one, roster, choices));
   const spoken = choices.size === 0 ? null : spokenOf(outcomes);
   const isSpokenOf = ({ member, rows: times }: Standing): boolean =>

@@ -29,7 +29,25 @@ export function cellsOf(row: ListRow, inClass = row.class): string {
 }
 
 /** Addresses are the same in any case, and nothing else is changed in them. */
-export const addressKey = (address: string): string => address.toLowerCase();
+export const addressKey = (address: string): string =>
+  PLAIN.test(address) ? address : address.toLowerCase();
+
+/** As most are written: nothing in it changes by its case, and that is seen sooner than it is changed. */
+const PLAIN = /^[a-z0-9@._+-]*$/;
+
+/** How an institution writes names where one looks people up: `Adaeze Okpara` or `Okpara, Adaeze`. */
+export const NAME_ORDERS = ['given_first', 'family_first'] as const;
+export type NameOrder = (typeof NAME_ORDERS)[number];
+
+/** In a table of people. Only a name that somebody has said in two can stand the other way round. */
+export function filedAs(named: Pick<Named, 'given' | 'family' | 'name'>, order: NameOrder): string {
+  const { given, family } = named;
+  return order === 'family_first' && given !== null && family !== null
+    ? `${family}${ARABIC.test(family) ? '،' : ','} ${given}`
+    : calledOf(named);
+}
+/** Of which the comma is another. */
+const ARABIC = /\p{Script=Arabic}/u;
 
 /** Given before family; empty for nobody. */
 export function calledOf({ given, family, name }: Pick<Named, 'given' | 'family' | 'name'>): string {

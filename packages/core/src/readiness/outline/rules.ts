@@ -13,6 +13,7 @@ import { typedNumbers } from './typed-numbers.ts';
 import { unitOverlap } from './unit-overlap.ts';
 import { unplacedSections } from './unplaced-sections.ts';
 import { DUE_RULES } from '../due/rules.ts';
+import { WORK_RULES } from '../coursework/rules.ts';
 import type { Rule } from '../rule.ts';
 
 export const OUTLINE_RULES: readonly Rule[] = [
@@ -25,6 +26,7 @@ export const OUTLINE_RULES: readonly Rule[] = [
   typedNumbers,
   linkGone,
   ...DUE_RULES,
+  ...WORK_RULES,
   rulesCircle,
   rulesNever,
   rulesDueAfterEnd,

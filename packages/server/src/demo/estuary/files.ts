@@ -1,7 +1,8 @@
 /** What is handed out in Estuary Field Methods besides words. */
 import { demoFile } from '../demo-file.ts';
 import type { DemoFile } from '../demo-file.ts';
-import { file, folder, video } from '../piece.ts';
+import { file, folder, survey, video } from '../piece.ts';
+import type { Ask } from '@itinerary/core';
 import type { Piece } from '../piece.ts';
 import { TIDE_LAG_PNG } from './drawing.ts';
 
@@ -36,6 +37,24 @@ const LOG_FORM = demoFile(
   lines('Core:', 'Place and time:', 'Taken by:', '', 'depth (mm) | what I saw | what I think it means'),
 );
 
+const said = (...texts: readonly string[]): { id: string; text: string }[] =>
+  texts.map((text, at) => ({ id: `c${at + 1}`, text }));
+const SO_FAR: readonly Ask[] = [
+  {
+    ...{ kind: 'scale', text: 'How clear is it each week what you are to do?', at: 1 },
+    ...{ steps: 5, low: 'not at all', high: 'entirely' },
+  },
+  {
+    ...{ kind: 'single', text: 'How does the pace suit you?', at: 2 },
+    choices: said('too slow', 'about right', 'too fast'),
+  },
+  {
+    ...{ kind: 'several', text: 'What has helped you?', at: 3 },
+    choices: said('the pages', 'the field days', 'the others in my boat', 'comments on my work'),
+  },
+  { kind: 'open', text: 'What is still muddy?', at: 4 },
+];
+
 /** At the end of a week, by its place from 0. */
 export const HANDED_OUT: Readonly<Record<number, readonly Piece[]>> = {
   0: [
@@ -45,4 +64,12 @@ export const HANDED_OUT: Readonly<Record<number, readonly Piece[]>> = {
     ]),
   ],
   2: [video('A core, taken in one breath', 8, 402, 'https://films.ternpoint.example/one-breath')],
+  4: [
+    survey(
+      'How it goes so far',
+      5,
+      `<p>Five weeks are behind us. Say how they went, so that the next five can go better.</p>`,
+      SO_FAR,
+    ),
+  ],
 };

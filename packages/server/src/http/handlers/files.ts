@@ -1,24 +1,17 @@
 /** Files and pictures of a course, and the library of pictures. */
 import type { FILES_ROUTES } from '@itinerary/contract';
-import type { Request } from 'express';
 import { courseFile, takeUpload } from '../../usecases/files/files.ts';
 import { library, libraryPicture, ownPictures, takePicture } from '../../usecases/files/pictures.ts';
 import type { HandlersOf } from '../call.ts';
 
-function announcedSize(request: Request): number | null {
-  const length = request.headers['content-length'];
-  return length === undefined ? null : Number(length);
-}
-
 export const FILES: HandlersOf<typeof FILES_ROUTES> = {
-  upload: ({ em, store, who, query, request, now }) =>
+  upload: ({ em, store, who, query, file, now }) =>
     takeUpload(em, store, {
       course: who.loaded.course,
       institutionId: who.person.institutionId,
       person: who.person,
       name: query.name,
-      announced: announcedSize(request),
-      stream: request,
+      ...file,
       now,
     }),
   courseFile: ({ em, store, who, params }) => courseFile(em, store, who.loaded.course.id, params.hash),

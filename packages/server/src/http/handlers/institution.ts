@@ -1,6 +1,7 @@
 /** What staff of the institution keep for all courses. */
 import type { INSTITUTION_ROUTES } from '@itinerary/contract';
 import { readHolidays, removeHoliday } from '../../usecases/institution/holidays.ts';
+import { setNameOrder } from '../../usecases/institution/name-order.ts';
 import { removeInstitutionPage, setInstitutionPage } from '../../usecases/institution/institution-pages.ts';
 import {
   keepMenuTemplate,
@@ -12,6 +13,7 @@ import type { HandlersOf } from '../call.ts';
 export const INSTITUTION: HandlersOf<typeof INSTITUTION_ROUTES> = {
   readHolidays: ({ em, who, body, now }) => readHolidays(em, who.person.institutionId, body.calendar, now),
   removeHoliday: ({ em, who, params }) => removeHoliday(em, who.person.institutionId, params.holiday),
+  setNameOrder: ({ em, who, body }) => setNameOrder(em, who.person.institutionId, body.nameOrder),
   setInstitutionPage: ({ em, who, params, body }) =>
     setInstitutionPage(em, who.person.institutionId, { ...body, id: params.page }),
   removeInstitutionPage: ({ em, who, params }) =>

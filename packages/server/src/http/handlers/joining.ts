@@ -5,6 +5,7 @@ import type { Person } from '../../db/entities.ts';
 import { isSigned, openDesk } from '../../desk/payment-desk.ts';
 import { beginPayment, giveBack, settle } from '../../usecases/joining/paying/pay.ts';
 import type { AtDesk } from '../../usecases/joining/paying/pay.ts';
+import { renewalOf, stopRenewal } from '../../usecases/joining/paying/renew.ts';
 import { nothingHere } from '../../usecases/nothing-here.ts';
 import { outsideOf } from '../outside.ts';
 import { Failure } from '../../usecases/failure.ts';
@@ -49,6 +50,8 @@ export const JOINING: HandlersOf<typeof JOINING_ROUTES> = {
   },
   noLonger: async ({ em, who, params, now }) => noLonger(em.fork(), params.course, someone(who.person), now),
   leave: ({ em, who, now }) => leave(em, who.loaded.course.id, who.person, now),
+  renewal: ({ em, who }) => renewalOf(em, who.loaded.course, who.person),
+  stopRenewal: ({ em, who, body }) => stopRenewal(em.fork(), who.loaded.course, who.person, body.stops),
   waysIn: (call) => waysNow(call),
   newJoinCode: async (call) => {
     await newJoinCode(call.em, call.who.loaded.course.id, call.now);

@@ -77,9 +77,10 @@ export const AR: MailWords = {
     },
     receipt: {
       subject: ({ receipt, course }) => `إيصال ${receipt ?? 0}: ${course ?? ''}`,
-      lines: ({ amount, course, institution, on, receipt }) => [
+      lines: ({ amount, course, institution, on, receipt, until }) => [
         `دُفع: ${amount ?? ''}`,
         `عن «${course ?? ''}» في ${institution}، في ${on ?? ''}. إيصال ${receipt ?? 0}. أنت في المقرر.`,
+        until === undefined ? null : `يسري حتى ${until}.`,
       ],
       press: 'فتح المقرر',
     },
@@ -89,6 +90,44 @@ export const AR: MailWords = {
         `أُعيد إليك ${amount ?? ''} عن «${course ?? ''}»، ولم تعد في المقرر. وكل ما فعلته فيه محفوظ.`,
       ],
       press: 'الاطلاع على المقرر',
+    },
+    renews: {
+      subject: ({ course }) => `يُدفع عن ${course ?? ''} من جديد قريبًا`,
+      lines: ({ amount, course, until }) => [
+        `مكانك في «${course ?? ''}» مدفوع حتى ${until ?? ''}. عندئذ يؤخذ ${amount ?? ''} عن مدة مثلها. إن لم تعد تريد ذلك فقله قبلها.`,
+      ],
+      press: 'الاطلاع أو الإنهاء',
+    },
+    ends: {
+      subject: ({ course }) => `ينتهي مكانك في ${course ?? ''} قريبًا`,
+      lines: ({ course, until }) => [
+        `مكانك في «${course ?? ''}» مدفوع حتى ${until ?? ''}، وقد قلت إنه ينتهي عندئذ. وكل ما فعلته فيه محفوظ.`,
+      ],
+      press: 'الاطلاع أو المتابعة',
+    },
+    not_renewed: {
+      subject: ({ course }) => `تعذّر الدفع من جديد عن ${course ?? ''}`,
+      lines: ({ amount, course, until }) => [
+        `تعذّر أخذ ${amount ?? ''} عن «${course ?? ''}». أنت في المقرر حتى ${until ?? ''}؛ ادفع قبلها لتبقى فيه.`,
+      ],
+      press: 'الدفع',
+    },
+    lapsed: {
+      subject: ({ course }) => `انتهى مكانك في ${course ?? ''}`,
+      lines: ({ course, until }) => [
+        `كان مكانك في «${course ?? ''}» مدفوعًا حتى ${until ?? ''}. لم تعد في المقرر؛ وكل ما فعلته فيه محفوظ، ويمكنك أن تعود.`,
+      ],
+      press: 'الاطلاع على المقرر',
+    },
+    posted: {
+      subject: ({ thread }) => `جديد في «${thread ?? ''}»`,
+      lines: ({ by, course, thread }) => [
+        by === undefined
+          ? `كُتب شيء جديد في «${thread ?? ''}» ضمن «${course ?? ''}».`
+          : `كتب ${by} في «${thread ?? ''}» ضمن «${course ?? ''}».`,
+        'أنت تتابع هذا النقاش. تصلك الرسالة التالية عنه بعد أن تقرأ ما فيه، ويمكنك التوقف عن متابعته في صفحته.',
+      ],
+      press: 'اقرأه',
     },
   },
 };

@@ -83,9 +83,10 @@ export const EN: MailWords = {
     },
     receipt: {
       subject: ({ receipt, course }) => `Receipt ${receipt ?? 0}: ${course ?? ''}`,
-      lines: ({ amount, course, institution, on, receipt }) => [
+      lines: ({ amount, course, institution, on, receipt, until }) => [
         `Paid: ${amount ?? ''}`,
         `For “${course ?? ''}” at ${institution}, on ${on ?? ''}. Receipt ${receipt ?? 0}. You are in the course.`,
+        until === undefined ? null : `It counts until ${until}.`,
       ],
       press: 'Open the course',
     },
@@ -95,6 +96,44 @@ export const EN: MailWords = {
         `${amount ?? ''} for “${course ?? ''}” has gone back to you, and you are no longer in the course. All that you have done in it is kept.`,
       ],
       press: 'Look at the course',
+    },
+    renews: {
+      subject: ({ course }) => `${course ?? ''} is paid for again soon`,
+      lines: ({ amount, course, until }) => [
+        `Your place in “${course ?? ''}” is paid until ${until ?? ''}. Then ${amount ?? ''} is taken for as long again. If you want that no more, say so before.`,
+      ],
+      press: 'Look, or end it',
+    },
+    ends: {
+      subject: ({ course }) => `Your place in ${course ?? ''} ends soon`,
+      lines: ({ course, until }) => [
+        `Your place in “${course ?? ''}” is paid until ${until ?? ''}, and you have said that it ends then. All that you have done in it is kept.`,
+      ],
+      press: 'Look, or go on with it',
+    },
+    not_renewed: {
+      subject: ({ course }) => `${course ?? ''} could not be paid for again`,
+      lines: ({ amount, course, until }) => [
+        `${amount ?? ''} for “${course ?? ''}” could not be taken. You are in the course until ${until ?? ''}; pay before then to stay in it.`,
+      ],
+      press: 'Pay',
+    },
+    lapsed: {
+      subject: ({ course }) => `Your place in ${course ?? ''} has ended`,
+      lines: ({ course, until }) => [
+        `Your place in “${course ?? ''}” was paid until ${until ?? ''}. You are no longer in the course; all that you have done in it is kept, and you can come back.`,
+      ],
+      press: 'Look at the course',
+    },
+    posted: {
+      subject: ({ thread }) => `New in “${thread ?? ''}”`,
+      lines: ({ by, course, thread }) => [
+        by === undefined
+          ? `Something new has been posted in “${thread ?? ''}”, in “${course ?? ''}”.`
+          : `${by} has posted in “${thread ?? ''}”, in “${course ?? ''}”.`,
+        'You follow this thread. The next letter about it comes once you have read what is there; you can stop following it on its page.',
+      ],
+      press: 'Read it',
     },
   },
 };

@@ -83,9 +83,10 @@ export const ES: MailWords = {
     },
     receipt: {
       subject: ({ receipt, course }) => `Recibo ${receipt ?? 0}: ${course ?? ''}`,
-      lines: ({ amount, course, institution, on, receipt }) => [
+      lines: ({ amount, course, institution, on, receipt, until }) => [
         `Pagado: ${amount ?? ''}`,
         `Por «${course ?? ''}» en ${institution}, el ${on ?? ''}. Recibo ${receipt ?? 0}. Ya estás en el curso.`,
+        until === undefined ? null : `Vale hasta: ${until}.`,
       ],
       press: 'Abrir el curso',
     },
@@ -95,6 +96,44 @@ export const ES: MailWords = {
         `${amount ?? ''} por «${course ?? ''}» te ha sido devuelto, y ya no estás en el curso. Todo lo que has hecho en él se conserva.`,
       ],
       press: 'Mirar el curso',
+    },
+    renews: {
+      subject: ({ course }) => `Pronto se vuelve a pagar ${course ?? ''}`,
+      lines: ({ amount, course, until }) => [
+        `Tu plaza en «${course ?? ''}» está pagada hasta ${until ?? ''}. Entonces se cobran ${amount ?? ''} por otro tanto. Si ya no lo quieres, dilo antes.`,
+      ],
+      press: 'Verlo o terminarlo',
+    },
+    ends: {
+      subject: ({ course }) => `Tu plaza en ${course ?? ''} termina pronto`,
+      lines: ({ course, until }) => [
+        `Tu plaza en «${course ?? ''}» está pagada hasta ${until ?? ''}, y has dicho que entonces termina. Todo lo que has hecho se conserva.`,
+      ],
+      press: 'Verlo o seguir',
+    },
+    not_renewed: {
+      subject: ({ course }) => `No se ha podido volver a pagar ${course ?? ''}`,
+      lines: ({ amount, course, until }) => [
+        `No se han podido cobrar ${amount ?? ''} por «${course ?? ''}». Estás en el curso hasta ${until ?? ''}; paga antes para quedarte.`,
+      ],
+      press: 'Pagar',
+    },
+    lapsed: {
+      subject: ({ course }) => `Tu plaza en ${course ?? ''} ha terminado`,
+      lines: ({ course, until }) => [
+        `Tu plaza en «${course ?? ''}» estaba pagada hasta ${until ?? ''}. Ya no estás en el curso; todo lo que has hecho se conserva, y puedes volver.`,
+      ],
+      press: 'Mirar el curso',
+    },
+    posted: {
+      subject: ({ thread }) => `Novedades en «${thread ?? ''}»`,
+      lines: ({ by, course, thread }) => [
+        by === undefined
+          ? `Hay algo nuevo en «${thread ?? ''}», en «${course ?? ''}».`
+          : `${by} ha escrito en «${thread ?? ''}», en «${course ?? ''}».`,
+        'Sigue este hilo. La próxima carta sobre él llegará cuando haya leído lo que hay; puede dejar de seguirlo en su página.',
+      ],
+      press: 'Leerlo',
     },
   },
 };

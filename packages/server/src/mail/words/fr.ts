@@ -85,9 +85,10 @@ export const FR: MailWords = {
     },
     receipt: {
       subject: ({ receipt, course }) => `Reçu ${receipt ?? 0} : ${course ?? ''}`,
-      lines: ({ amount, course, institution, on, receipt }) => [
+      lines: ({ amount, course, institution, on, receipt, until }) => [
         `Payé : ${amount ?? ''}`,
         `Pour « ${course ?? ''} » à ${institution}, le ${on ?? ''}. Reçu ${receipt ?? 0}. Vous êtes dans le cours.`,
+        until === undefined ? null : `Il compte jusqu’à : ${until}.`,
       ],
       press: 'Ouvrir le cours',
     },
@@ -97,6 +98,44 @@ export const FR: MailWords = {
         `${amount ?? ''} pour « ${course ?? ''} » vous ont été rendus, et vous n’êtes plus dans le cours. Tout ce que vous y avez fait est conservé.`,
       ],
       press: 'Voir le cours',
+    },
+    renews: {
+      subject: ({ course }) => `${course ?? ''} sera bientôt payé de nouveau`,
+      lines: ({ amount, course, until }) => [
+        `Votre place dans « ${course ?? ''} » est payée jusqu’à : ${until ?? ''}. ${amount ?? ''} seront alors pris pour autant de temps. Si vous n’en voulez plus, dites-le avant.`,
+      ],
+      press: 'Voir, ou y mettre fin',
+    },
+    ends: {
+      subject: ({ course }) => `Votre place dans ${course ?? ''} prend bientôt fin`,
+      lines: ({ course, until }) => [
+        `Votre place dans « ${course ?? ''} » est payée jusqu’à : ${until ?? ''}, et vous avez dit qu’elle finit alors. Tout ce que vous y avez fait est conservé.`,
+      ],
+      press: 'Voir, ou continuer',
+    },
+    not_renewed: {
+      subject: ({ course }) => `${course ?? ''} n’a pas pu être payé de nouveau`,
+      lines: ({ amount, course, until }) => [
+        `${amount ?? ''} pour « ${course ?? ''} » n’ont pas pu être pris. Vous êtes dans le cours jusqu’à : ${until ?? ''} ; payez avant pour y rester.`,
+      ],
+      press: 'Payer',
+    },
+    lapsed: {
+      subject: ({ course }) => `Votre place dans ${course ?? ''} a pris fin`,
+      lines: ({ course, until }) => [
+        `Votre place dans « ${course ?? ''} » était payée jusqu’à : ${until ?? ''}. Vous n’êtes plus dans le cours ; tout ce que vous y avez fait est conservé, et vous pouvez revenir.`,
+      ],
+      press: 'Voir le cours',
+    },
+    posted: {
+      subject: ({ thread }) => `Du nouveau dans « ${thread ?? ''} »`,
+      lines: ({ by, course, thread }) => [
+        by === undefined
+          ? `Quelque chose de nouveau a été écrit dans « ${thread ?? ''} », dans « ${course ?? ''} ».`
+          : `${by} a écrit dans « ${thread ?? ''} », dans « ${course ?? ''} ».`,
+        'Vous suivez ce fil. La prochaine lettre à son sujet viendra quand vous aurez lu ce qui s’y trouve ; vous pouvez cesser de le suivre sur sa page.',
+      ],
+      press: 'Le lire',
     },
   },
 };

@@ -53,7 +53,8 @@ function home(till: Till): string {
   ).join('');
   return page(title, lead, [
     `<h2>Payments</h2>${lines === '' ? '<p class="soft">Nobody has paid yet.</p>' : `<ol>${lines}</ol>`}`,
-    `<h2>How it behaves</h2><form method="post" action="/notices">${choices}<button>Behave so</button></form>`,
+    `<h2>How it behaves</h2><form method="post" action="/notices">${choices}
+<label><input type="checkbox" name="refuses"${till.refusesAgain ? ' checked' : ''}> Refuses to take for another period</label><button>Behave so</button></form>`,
   ]);
 }
 
@@ -94,6 +95,16 @@ export function tillPage(till: Till, secret: string, site: () => string): Expres
     const { id } = till.open(wanted.data);
     response.status(201).json({ id, page: `${site()}/pay/${id}` });
   });
+  app.post('/payments/:id/again', mustBeOurs, json, (request, response) => {
+    const wanted = wantedSchema.safeParse(request.body);
+    const before = till.find(String(request.params['id']));
+    if (!wanted.success || before === undefined) {
+      response.status(wanted.success ? 404 : 400).json({ error: wanted.error?.message ?? 'unknown' });
+      return;
+    }
+    const { id, state } = till.again(before, wanted.data);
+    response.status(201).json({ id, state });
+  });
   app.get('/payments/:id', mustBeOurs, (request, response) =>
     known(till, String(request.params['id']), response),
   );
@@ -109,6 +120,7 @@ export function tillPage(till: Till, secret: string, site: () => string): Expres
   app.post('/notices', form, (request, response) => {
     const notices = NOTICES.find((one) => one === (request.body as { notices?: unknown }).notices);
     if (notices !== undefined) till.notices = notices;
+    till.refusesAgain = (request.body as { refuses?: unknown }).refuses === 'on';
     response.redirect(303, '/');
   });
   app.get('/pay/:id', ({ params }, response) => {

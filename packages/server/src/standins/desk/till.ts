@@ -31,6 +31,8 @@ const AGAIN_MS = [500, 2000, 8000, 30_000, 120_000];
 
 export class Till {
   notices: Notices = 'once';
+  /** Of a card that has no money any more. */
+  refusesAgain = false;
   private readonly byId = new Map<string, TillPayment>();
   private readonly byReference = new Map<string, TillPayment>();
   private readonly timers = new Set<ReturnType<typeof setTimeout>>();
@@ -66,6 +68,14 @@ export class Till {
     };
     this.write(payment);
     this.lapse(payment);
+    return payment;
+  }
+
+  /** From whoever has paid before, without a page of their own; asked for twice, it is one. */
+  again(before: TillPayment, wanted: Wanted): TillPayment {
+    const isNew = !this.byReference.has(wanted.reference);
+    const payment = this.open(wanted);
+    if (isNew) this.decide(payment, before.state === 'paid' && !this.refusesAgain ? 'paid' : 'refused');
     return payment;
   }
 

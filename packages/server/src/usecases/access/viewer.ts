@@ -1,13 +1,26 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
-import { isCompleted, singles, subtree } from '@itinerary/core';
-import type { Course, Deeds, PersonException, Viewer } from '@itinerary/core';
+import { countingOf, deedsOf, reckon, singles, subtree } from '@itinerary/core';
+import type { Course, Facts, PersonException, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
-import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
+import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, ProgressRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 /** Somebody who is not signed in. */
 export const PASSER_BY: Viewer = { role: null, institutionStaff: false };
+
+type Turn = <Answer>(ask: () => Promise<Answer>) => Promise<Answer>;
+const atOnce: Turn = (ask) => ask();
+
+function oneByOne(): Turn {
+  let last: Promise<unknown> = Promise.resolve();
+  return (ask) => {
+    const mine = last.then(ask);
+    // The next waits for it, whatever becomes of it.
+    last = mine.catch(() => undefined);
+    return mine;
+  };
+}
 
 /** One person before several courses of their institution, in as many questions as before one. */
 export async function viewersOf(
@@ -19,11 +32,13 @@ export async function viewersOf(
   if (person === null) return () => PASSER_BY;
   const ids = courses.map(({ id }) => id);
   const where = { courseId: { $in: ids }, personId: person.id };
+  // In a transaction there is one connection, which answers one question after the other.
+  const turn = em.isInTransaction() ? oneByOne() : atOnce;
   const [rows, groups, exceptions, deeds] = await Promise.all([
-    em.find(MemberRow, { ...where, leftAt: null }),
-    em.find(MemberGroupRow, where),
-    em.find(PersonExceptionRow, where),
-    em.find(DeedRow, where),
+    turn(() => em.find(MemberRow, { ...where, leftAt: null })),
+    turn(() => em.find(MemberGroupRow, where)),
+    turn(() => em.find(PersonExceptionRow, where)),
+    turn(() => em.find(DeedRow, where)),
   ]);
   const outside: Viewer = { role: null, institutionStaff: person.kind === 'staff', here: true };
   const learning = rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId);
@@ -36,18 +51,18 @@ export async function viewersOf(
   // Nobody but a learner has any of it, whatever they had before.
   const ofLearner = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
     learning.includes(id) ? all.filter(({ courseId }) => courseId === id) : [];
+  const byId = new Map(courses.map((course) => [course.id, course]));
   const viewers = new Map(
-    rows.map(({ courseId, role, joinedAt }): [string, Viewer] => [
-      courseId,
-      {
-        ...outside,
-        role,
-        joinedAt,
+    rows.map(({ courseId, role, joinedAt }): [string, Viewer] => {
+      const viewer: Viewer = {
+        ...{ ...outside, role, joinedAt },
         groups: ofLearner(groups, courseId).map(({ groupId }) => groupId),
         exceptions: ofLearner(exceptions, courseId).map(exceptionOf),
-        deeds: deedsOf(ofLearner(deeds, courseId), completed),
-      },
-    ]),
+      };
+      const course = byId.get(courseId);
+      if (course === undefined || role !== 'learner') return [courseId, viewer];
+      return [courseId, withDeeds(course, viewer, ofLearner(deeds, courseId), completed, Date.parse(now))];
+    }),
   );
   return (courseId) => viewers.get(courseId) ?? outside;
 }
@@ -66,22 +81,26 @@ interface ExceptionRecord {
   readonly opens?: PersonException['opens'] | undefined;
   readonly due?: PersonException['opens'] | undefined;
   readonly until?: PersonException['opens'] | undefined;
+  readonly factor?: PersonException['factor'];
   readonly at: number;
 }
 
-export function exceptionOf({ nodeId, opens, due, until, at }: ExceptionRecord): PersonException {
-  return { node: nodeId, opens: opens ?? null, due: due ?? null, until: until ?? null, at };
+export function exceptionOf({ nodeId, opens, due, until, factor, at }: ExceptionRecord): PersonException {
+  const moments = { opens: opens ?? null, due: due ?? null, until: until ?? null };
+  return { node: nodeId, ...moments, factor: factor ?? null, at };
 }
 
-function deedsOf(
-  rows: readonly { itemId: string; doneAt?: string | null | undefined; score?: number | null | undefined }[],
+/** What somebody has done, by the rules as they are now, whatever it was done by. */
+function withDeeds(
+  course: Course,
+  viewer: Viewer,
+  rows: readonly { readonly itemId: string; readonly facts: Facts }[],
   courses: ReadonlySet<string>,
-): Deeds {
-  return {
-    done: new Set(rows.filter(({ doneAt }) => doneAt != null).map(({ itemId }) => itemId)),
-    scores: new Map(rows.flatMap(({ itemId, score }) => (score == null ? [] : [[itemId, score] as const]))),
-    courses,
-  };
+  at: number,
+): Viewer {
+  const facts = new Map(rows.map(({ itemId, facts: own }) => [itemId, own]));
+  const counting = countingOf(course, viewer, at);
+  return { ...viewer, deeds: { ...deedsOf(reckon(counting, facts), facts, courses), facts } };
 }
 
 /** Other courses that the rules of these name, of which this person has done all that counts. */
@@ -117,24 +136,20 @@ export async function completedAmong(
   const own = { courseId: { $in: others.map(({ id }) => id) }, personId: person.id };
   const deeds = await em.find(DeedRow, own);
   const groups = await em.find(MemberGroupRow, own);
-  const nothing: ReadonlySet<string> = new Set();
-  const done = others.filter((other) =>
-    isCompleted(
-      other,
-      {
-        role: 'learner',
-        institutionStaff: false,
-        joinedAt: member.find(({ courseId }) => courseId === other.id)?.joinedAt ?? null,
-        groups: groups.filter(({ courseId }) => courseId === other.id).map(({ groupId }) => groupId),
-        deeds: deedsOf(
-          deeds.filter(({ courseId }) => courseId === other.id),
-          nothing,
-        ),
-      },
-      now,
-    ),
-  );
-  return new Set(done.map(({ id }) => id));
+  const reached = await em.find(ProgressRow, own);
+  const isDone = (other: Course): boolean => {
+    const of = <T extends { readonly courseId: string }>(all: readonly T[]): readonly T[] =>
+      all.filter(({ courseId }) => courseId === other.id);
+    const viewer: Viewer = {
+      ...{ role: 'learner', institutionStaff: false, groups: of(groups).map(({ groupId }) => groupId) },
+      joinedAt: of(member)[0]?.joinedAt ?? null,
+    };
+    const counting = countingOf(other, viewer, Date.parse(now));
+    const facts = new Map(of(deeds).map((row) => [row.itemId, row.facts]));
+    const before = new Map(Object.entries(of(reached)[0]?.reached ?? {}));
+    return reckon(counting, facts, before).reached.has(other.id);
+  };
+  return new Set(others.filter(isDone).map(({ id }) => id));
 }
 
 export function mayCreateCourses(person: Person): boolean {

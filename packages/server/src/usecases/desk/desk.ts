@@ -1,6 +1,16 @@
 /** One's courses: those one is a member of and may see; for institution staff, all of them. */
 import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
-import { findings, isBlocker, isThere, mayPlan, planCourse, resolveAccess, stateAt } from '@itinerary/core';
+import {
+  courseView,
+  datedThings,
+  findings,
+  isBlocker,
+  isThere,
+  mayPlan,
+  planCourse,
+  resolveAccess,
+  stateAt,
+} from '@itinerary/core';
 import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
 import type { Person } from '../../db/entities.ts';
@@ -107,8 +117,18 @@ function entry(course: Course, viewer: Viewer, { learners, term, texts, face, no
     mayPlan: staff,
     toSettle: staff ? { blockers, advice: found.length - blockers } : null,
     learners: staff ? learners : null,
+    next: nextFor(course, viewer, now),
     ...faceOf(course),
   };
+}
+
+/** Of those who learn there: the first of what is still ahead. */
+function nextFor(course: Course, viewer: Viewer, now: string): DeskCourse['next'] {
+  if (viewer.role !== 'learner' || course.state === 'archived') return null;
+  const view = courseView(course, viewer, now);
+  const at = Date.parse(now);
+  const ahead = view === null ? [] : datedThings(view);
+  return ahead.find(({ moment }) => Date.parse(moment.instant) >= at) ?? null;
 }
 
 /** What is running or coming first, archived last; then by first day and code. */

@@ -45,17 +45,21 @@ export interface Upload {
   readonly announced: number | null;
   readonly stream: Readable;
   readonly now: string;
+  /** In megabytes, where it is for something that takes less than the course does. */
+  readonly most?: number | null;
 }
 
 export async function takeUpload(em: EntityManager, store: FileStore, upload: Upload): Promise<UploadAnswer> {
   const { course, institutionId, person, name, announced, stream, now } = upload;
-  const most = await uploadLimit(em, institutionId, course);
+  const most = Math.min(await uploadLimit(em, institutionId, course), (upload.most ?? Infinity) * MEGABYTE);
   const room = { courseId: course.id, institutionId, personId: person.id };
   await mustHaveRoom(em, room, announced ?? 0);
   const tooLarge = (size: string): Failure =>
-    new Failure('too_large', `${name} is larger than the ${most / MEGABYTE} MB that this course takes`, [
-      { path: 'file', value: size, expected: `at most ${most / MEGABYTE} MB` },
-    ]);
+    new Failure(
+      'too_large',
+      `${name} is larger than the ${most / MEGABYTE} MB that ${upload.most == null ? 'this course takes' : 'are taken here'}`,
+      [{ path: 'file', value: size, expected: `at most ${most / MEGABYTE} MB` }],
+    );
   if (announced !== null && announced > most) throw tooLarge(`${Math.ceil(announced / MEGABYTE)} MB`);
   const received = await store.receive(stream, most).catch((error: unknown) => {
     if (error instanceof TooLarge) throw tooLarge(`more than ${most / MEGABYTE} MB`);

@@ -54,7 +54,7 @@ async function tidyCourse(
   return gone.length;
 }
 
-/** In the plan, with what has been removed; in what is held; in its texts; in changes that can still be undone. */
+/** In the plan, with what has been removed; in what is held; in its texts; in work; in changes that can still be undone. */
 async function namedIn(em: EntityManager, courseId: string, now: string): Promise<(hash: string) => boolean> {
   const loaded = await loadCourse(em, courseId);
   const texts = await em.find(TextRow, { courseId, facts: { $ne: null } }, { fields: ['facts'] });
@@ -66,5 +66,15 @@ async function namedIn(em: EntityManager, courseId: string, now: string): Promis
   const changes = JSON.stringify(
     (await em.find(ChangeRow, since, { fields: ['edits'] })).map((one) => one.edits),
   );
-  return (hash) => inPlan.has(hash) || changes.includes(hash);
+  const handed = await em.execute<{ hash: string }[]>(
+    `select file ->> 'hash' as hash from work_draft, jsonb_array_elements(files) file where course_id = ?
+     union select file ->> 'hash' from hand_in, jsonb_array_elements(files) file where course_id = ?
+     union select file ->> 'hash' from post_draft, jsonb_array_elements(files) file where course_id = ?
+     union select file ->> 'hash' from post, jsonb_array_elements(files) file where course_id = ?
+     union select file ->> 'hash' from hand_in, mark, jsonb_array_elements(mark.files) file
+       where mark.hand_in_id = hand_in.id and course_id = ?`,
+    [courseId, courseId, courseId, courseId, courseId],
+  );
+  const inWork = new Set(handed.map(({ hash }) => hash));
+  return (hash) => inPlan.has(hash) || inWork.has(hash) || changes.includes(hash);
 }

@@ -47,7 +47,9 @@ export const planOf = (course: Course): CoursePlan => planFor(course, PASSER_BY)
 
 export function standingOf(row: MemberRecord | null): Joiner['standing'] {
   if (row === null) return 'never';
-  return row.leftAt === null ? 'in' : (row.leftHow ?? 'removed');
+  if (row.leftAt === null) return 'in';
+  // Whoever has not paid for another period may come again, as if they had left.
+  return row.leftHow === 'lapsed' ? 'left' : (row.leftHow ?? 'removed');
 }
 
 export function joinerOf(

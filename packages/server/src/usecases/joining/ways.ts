@@ -128,6 +128,8 @@ export async function waysIn(
       state: one.state,
       at: one.settledAt ?? one.begunAt,
       receipt: one.receipt ?? null,
+      paidUntil: one.paidUntil ?? null,
+      isStopped: one.isStopped,
     })),
     door: await doorFacts(em, course, outside, now),
   };

@@ -1,10 +1,11 @@
 /** Who else is on a course, as far as the course lets a reader see it. */
 import type { ClassmatesAnswer, ReadItemAnswer } from '@itinerary/contract';
 import { classmatesOf, findNode, groupWorkOf, mayWith } from '@itinerary/core';
-import type { Course, Viewer } from '@itinerary/core';
+import type { Course, GroupWork, Viewer } from '@itinerary/core';
 import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { nothingHere } from '../nothing-here.ts';
+import { grouped } from './lists/grouped.ts';
 
 export async function classmates(
   em: EntityManager,
@@ -30,6 +31,25 @@ export async function classmates(
   return { mayLeave, people: seen.map((one) => ({ ...one, groups: [...one.groups] })) };
 }
 
+/** Who works on an item together with somebody of these groups, themselves among them; in the order of no matter what. */
+export async function partnersOf(
+  em: EntityManager,
+  course: Course,
+  mode: GroupWork,
+  mine: readonly string[],
+): Promise<readonly string[]> {
+  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
+  const groupsOf = grouped(
+    memberships,
+    ({ personId }) => personId,
+    ({ groupId }) => groupId,
+  );
+  const rows = await em.find(MemberRow, { courseId: course.id, role: 'learner', leftAt: null });
+  return rows
+    .map(({ personId }) => personId)
+    .filter((person) => mayWith(course, mode, mine, groupsOf.get(person) ?? []) === 'work');
+}
+
 /** Whom a learner works with in an item, where it is worked on in groups. */
 export async function groupOf(
   em: EntityManager,
@@ -42,16 +62,8 @@ export async function groupOf(
   if (mode === 'none' || viewer.role !== 'learner') return null;
   const mine = viewer.groups ?? [];
   const own = mine.find((id) => course.groups[id]?.kind === 'group');
-  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
-  const rows = await em.find(MemberRow, { courseId: course.id, role: 'learner', leftAt: null });
-  const partners = rows.filter(({ personId }) => {
-    const theirs = memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId);
-    return mayWith(course, mode, mine, theirs) === 'work';
-  });
-  const people = await em.find(PersonRow, {
-    placeIn: null,
-    id: { $in: partners.map(({ personId }) => personId) },
-  });
+  const partners = await partnersOf(em, course, mode, mine);
+  const people = await em.find(PersonRow, { placeIn: null, id: { $in: [...partners] } });
   return {
     mode,
     own: own === undefined ? null : (course.groups[own]?.name ?? null),

@@ -2,13 +2,14 @@
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
 import { ROLES } from '@itinerary/core';
 import type { Course, Role } from '@itinerary/core';
-import { calledOf } from '@itinerary/core/people';
+import { filedAs } from '@itinerary/core/people';
 import { MemberGroupRow, MemberRow, PersonRow, VisitRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { shownPerson } from '../people/me.ts';
 import { Failure } from '../failure.ts';
+import { nameOrderOf } from '../institution/name-order.ts';
 import { mustKeepOne } from './edit-members.ts';
 import { grouped } from './lists/grouped.ts';
 import { namedOf } from './lists/roster-rows.ts';
@@ -29,6 +30,7 @@ export async function listedMembers(
   only: readonly string[] | null = null,
 ): Promise<MembersAnswer['members'][number][]> {
   const among = only === null ? {} : { personId: { $in: [...only] } };
+  const order = await nameOrderOf(em, courseId);
   const rows = await em.find(MemberRow, { courseId, leftAt: null, ...among });
   const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
   const byId = new Map(people.map((person) => [person.id, person]));
@@ -46,7 +48,7 @@ export async function listedMembers(
     const { address, id, userName, ...called } = namedOf(row, person);
     return {
       person: personId,
-      name: calledOf(called) || person.name,
+      name: filedAs(called, order) || person.name,
       address,
       number: id,
       userName,
@@ -171,4 +173,15 @@ export async function removeMember(
     await mustKeepOne(inner, rows);
   });
   return members(em.fork(), courseId);
+}
+
+/** Groups and classes that somebody of them is in, in their order. */
+export function groupsAmong(
+  course: Pick<Course, 'groups'>,
+  people: readonly { readonly groups: readonly string[] }[],
+): { readonly id: string; readonly name: string }[] {
+  return Object.entries(course.groups)
+    .filter(([id]) => people.some(({ groups }) => groups.includes(id)))
+    .sort(([, a], [, b]) => a.at - b.at)
+    .map(([id, { name }]) => ({ id, name }));
 }

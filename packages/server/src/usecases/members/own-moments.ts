@@ -12,7 +12,7 @@ export async function ownMoments(em: EntityManager, courseId: string): Promise<O
   const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
   const names = new Map(people.map(({ id, name }) => [id, name]));
   return {
-    exceptions: rows.map(({ id, personId, nodeId, opens, due, until, at }) => ({
+    exceptions: rows.map(({ id, personId, nodeId, opens, due, until, factor, at }) => ({
       id,
       person: personId,
       name: names.get(personId) ?? '',
@@ -20,6 +20,7 @@ export async function ownMoments(em: EntityManager, courseId: string): Promise<O
       opens: opens ?? null,
       due: due ?? null,
       until: until ?? null,
+      factor: factor ?? null,
       at,
     })),
   };
@@ -29,7 +30,7 @@ export async function setOwnMoments(
   em: EntityManager,
   course: Course,
   id: string,
-  { person, node, opens, due, until }: OwnMoments,
+  { person, node, opens, due, until, factor = null }: OwnMoments,
   now: string,
 ): Promise<OwnMomentsAnswer> {
   const courseId = course.id;
@@ -38,8 +39,10 @@ export async function setOwnMoments(
   const place = findNode(course, node);
   if (place === null) throw wrong('node', node, 'the id of a section or item of the course');
   if (due !== null && !('due' in place.node)) throw wrong('due', due, 'null: nothing is handed in there');
-  if (opens === null && due === null && until === null) {
-    throw wrong('opens', null, 'at least one moment of opens, due and until');
+  if (factor !== null && place.node.kind !== 'quiz')
+    throw wrong('factor', factor, 'null: there is no time limit');
+  if (opens === null && due === null && until === null && factor === null) {
+    throw wrong('opens', null, 'at least one of opens, due, until and factor');
   }
   await underCourse(em, courseId, async (inner) => {
     const member = await inner.findOne(MemberRow, { courseId, personId: person, leftAt: null });
@@ -49,7 +52,7 @@ export async function setOwnMoments(
     if (same !== null && same.id !== id) {
       throw wrong('node', node, 'a section or item on which this person has no moments of their own yet');
     }
-    const values = { personId: person, nodeId: node, opens, due, until, at: Date.parse(now) };
+    const values = { personId: person, nodeId: node, opens, due, until, factor, at: Date.parse(now) };
     if (row === null) inner.persist(inner.create(PersonExceptionRow, { courseId, id, ...values }));
     else inner.assign(row, values);
   });

@@ -1,12 +1,14 @@
 /** What people say about an announcement. */
 import type { CommentsAnswer } from '@itinerary/contract';
-import { isNameTold, mayPlan, resolveAccess } from '@itinerary/core';
+import { mayPlan, resolveAccess } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
-import { MemberGroupRow, MemberRow, PersonRow, RemarkRow } from '../../db/entities.ts';
+import { RemarkRow } from '../../db/entities.ts';
 import type { Person, RemarkRecord } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
+import { namesTold } from '../members/names-told.ts';
+import { paceOf } from '../pace.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { standingOne } from './standing.ts';
 import type { Reader } from './standing.ts';
@@ -15,8 +17,7 @@ import type { Reader } from './standing.ts';
 const MOST_OF_ONE = 40;
 const MOST_REMARKS = 2000;
 /** As many in so long a time: nobody has more to say that others should read. */
-const MOST_AT_ONCE = 10;
-const AT_ONCE_MS = 10 * 60 * 1000;
+const COMMENTS = paceOf(10, 10, 'comments');
 
 /** How many stand under each announcement. */
 export async function remarkCounts(
@@ -133,18 +134,13 @@ async function roomFor(
   now: string,
 ): Promise<number> {
   const thread = { courseId, announcementId };
-  const since = new Date(Date.parse(now) - AT_ONCE_MS).toISOString();
   // Under every announcement: whoever goes on under the next one is as quick.
   const recent = await em.find(
     RemarkRow,
-    { courseId, personId, at: { $gt: since } },
+    { courseId, personId, at: { $gt: COMMENTS.since(now) } },
     { orderBy: { at: 'asc' }, fields: ['at'] },
   );
-  const first = recent[recent.length - MOST_AT_ONCE];
-  if (first !== undefined) {
-    const seconds = Math.max(1, Math.ceil((Date.parse(first.at) + AT_ONCE_MS - Date.parse(now)) / 1000));
-    throw new Failure('too_often', `At most ${MOST_AT_ONCE} comments in ten minutes`, [], seconds);
-  }
+  COMMENTS.mustNotHurry(recent, now);
   const own = await em.count(RemarkRow, { ...thread, personId, removedBy: null });
   if (own >= MOST_OF_ONE) {
     throw new Failure(
@@ -160,26 +156,6 @@ async function roomFor(
   }
   const [last] = await em.find(RemarkRow, thread, { orderBy: { turn: 'desc' }, limit: 1 });
   return (last?.turn ?? -1) + 1;
-}
-
-/** By id, the names that this reader is told; their own among them. */
-async function namesTold(
-  em: EntityManager,
-  course: Course,
-  { viewer, person }: Reader,
-  ids: readonly string[],
-): Promise<ReadonlyMap<string, string>> {
-  const of = { courseId: course.id, personId: { $in: [...ids] } };
-  const members = await em.find(MemberRow, { ...of, leftAt: null });
-  const groups = await em.find(MemberGroupRow, of);
-  const people = await em.find(PersonRow, { id: { $in: [...ids] } });
-  const isTold = (id: string): boolean =>
-    id === person?.id ||
-    isNameTold(course, viewer, {
-      role: members.find(({ personId }) => personId === id)?.role ?? null,
-      groups: groups.filter(({ personId }) => personId === id).map(({ groupId }) => groupId),
-    });
-  return new Map(people.filter(({ id }) => isTold(id)).map(({ id, name }) => [id, name]));
 }
 
 /** Takes a comment away, or brings it back. */

@@ -39,6 +39,16 @@ export interface Attempts {
   /** @throws Failure `too_many_attempts`. */
   readonly join: (of: { readonly place: string }) => Promise<Try>;
   /**
+   * Codes by which somebody says that they are at a meeting.
+   *
+   * @throws Failure `too_many_attempts`.
+   */
+  readonly attend: (of: {
+    readonly person: string;
+    readonly meeting: string;
+    readonly place: string;
+  }) => Promise<Try>;
+  /**
    * Letters to an address, whether somebody has it or not.
    *
    * @throws Failure `too_many_attempts`.
@@ -95,6 +105,14 @@ export function openAttempts(pool: Pool): Attempts {
         'Too many letters to this address',
       ),
     join: (of) => count([[place, `${of.place} join`]], 'Too many wrong codes'),
+    attend: (of) =>
+      count(
+        [
+          [pair, `${of.person} attend ${of.meeting}`],
+          [place, `${of.place} attend`],
+        ],
+        'Too many wrong codes',
+      ),
   };
 }
 

@@ -28,6 +28,7 @@ export async function me(
       name: institution?.name ?? '',
       zone: institution?.zone ?? 'UTC',
       largestUpload: institution?.largestUpload ?? 0,
+      nameOrder: institution?.nameOrder ?? 'given_first',
       ...(person === null ? NOTHING_MORE : await keptBy(em, person.institutionId)),
     },
   };

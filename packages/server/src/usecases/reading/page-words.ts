@@ -51,6 +51,14 @@ export async function pageText(
   return { html, hash: node.text };
 }
 
+/** @throws Failure `bad_input` for pieces: a picture is known by its hash, and whoever knows that would get what they are not shown */
+export function mustBeWords(html: string): void {
+  if (!PIECES.test(html)) return;
+  throw new Failure('bad_input', 'Pictures, formulas, tables and links to items are put in by the staff', [
+    { path: 'html', value: html.slice(0, 200), expected: 'words, headings, lists and links' },
+  ]);
+}
+
 export interface PageWords {
   readonly html: string;
   /** What its author saw there. */
@@ -69,12 +77,7 @@ export async function changePage(
   if (before.hash !== was) {
     throw new Failure('out_of_step', 'Somebody else has changed this page meanwhile; load it anew');
   }
-  // A picture is known by its hash, and whoever knows that would get what they are not shown.
-  if (PIECES.test(html)) {
-    throw new Failure('bad_input', 'Pictures, formulas, tables and links to items are put in by the staff', [
-      { path: 'html', value: html, expected: 'words, headings, lists and links' },
-    ]);
-  }
+  mustBeWords(html);
   const isEmpty = html.trim() === '';
   const hash = isEmpty ? null : hashText(html);
   const edit = { kind: 'set' as const, target: item, field: 'text', value: hash, was };

@@ -24,7 +24,8 @@ import { textReader } from '../plan/texts.ts';
 import type { TextReader } from '../plan/texts.ts';
 import { noteVisit, visitOf } from './visits.ts';
 
-function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
+/** @throws Failure `not_found` where the course is absent for them */
+export function viewOf(course: Course, viewer: Viewer, now: string): CourseView {
   const view = courseView(course, viewer, now);
   if (view === null) throw nothingHere();
   return view;
@@ -73,6 +74,7 @@ export async function readCourse(
       .sort((a, b) => a.localeCompare(b)),
     mayPlan: mayPlan(viewer),
     isMember: viewer.role === 'learner' || mayPlan(viewer),
+    showsLog: viewer.role === 'learner' && course.ownLog,
   };
 }
 

@@ -46,6 +46,14 @@ export async function noteVisit(
   what: { readonly arrives?: true; readonly item?: string } = {},
 ): Promise<void> {
   const rested = new Date(Date.parse(now) - VISIT_MS).toISOString();
+  if (what.item !== undefined) {
+    await em.execute(
+      `insert into item_opened (course_id, person_id, item_id, first_at, last_at) values (?, ?, ?, ?, ?)
+       on conflict (course_id, person_id, item_id) do update
+         set last_at = greatest(item_opened.last_at, excluded.last_at)`,
+      [courseId, personId, what.item, now, now],
+    );
+  }
   await em.getConnection().execute(
     `insert into visit (course_id, person_id, arrived_at, previous_at, last_at, last_item)
      values (?, ?, ?, null, ?, ?)

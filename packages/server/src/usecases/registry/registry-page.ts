@@ -10,7 +10,7 @@ import {
   RegistryStandingRow,
   WaitingRow,
 } from '../../db/entities.ts';
-import type { Person } from '../../db/entities.ts';
+import type { Person, RegistryLinkRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { readRoster } from '../members/lists/roster-rows.ts';
 import { calledBy } from './bring-in.ts';
@@ -65,11 +65,16 @@ export async function registryPage(
     differs: await differing(
       em,
       course,
-      links.filter(({ kept }) => kept.length > 0),
+      // In an order of its own: rows that were just changed come back last otherwise.
+      links.filter(({ kept }) => kept.length > 0).sort((a, b) => (orderOf(a) < orderOf(b) ? -1 : 1)),
     ),
     news: news.map(({ at, readAt, steps }) => ({ at, readAt: readAt ?? null, steps })),
   };
 }
+
+/** By their names, as the registry's own readings come. */
+const orderOf = ({ said, registryId }: RegistryLinkRecord): string =>
+  [said.family, said.given, registryId].join('\u0000');
 
 const ended = (id: string): RegistryAnswer['follows'][number]['class'] => ({
   id,

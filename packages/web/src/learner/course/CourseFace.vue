@@ -11,7 +11,7 @@ import CourseBanner from './CourseBanner.vue';
 import CourseFacts from './CourseFacts.vue';
 import HomePanel from '../panels/HomePanel.vue';
 import ItemFace from '../item/ItemFace.vue';
-import { momentWords, ownMoment } from '../words/moment-words.ts';
+import { momentWords, ownMoment } from '../../words/moment-words.ts';
 import PublicFacts from './PublicFacts.vue';
 import RichText from '../text/RichText.vue';
 

@@ -3,6 +3,7 @@
 import type { ItemView, SectionView } from '@itinerary/core';
 import { computed, defineAsyncComponent, inject, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { loadMessages } from '../../words/i18n.ts';
 import { dayIn } from '../../words/dates.ts';
 import { setTitle } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
@@ -19,6 +20,11 @@ import VisitForm from './VisitForm.vue';
 
 /** Of those who are in the course nobody waits for it. */
 const JoinHere = defineAsyncComponent(() => import('../join/JoinHere.vue'));
+/** What comes after the course itself is there. */
+const NewsStrip = defineAsyncComponent(async () => {
+  await loadMessages(['own']);
+  return import('../own/NewsStrip.vue');
+});
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
@@ -87,6 +93,11 @@ watch(state, (now) => {
       @section="router.push(sectionHrefFor($event))"
     >
       <template #visit>
+        <NewsStrip
+          v-if="answer.isMember && session.person !== null"
+          :course-id="courseId"
+          :shows-log="answer.showsLog"
+        />
         <JoinHere v-if="!answer.isMember" :course-id="courseId" class="join" />
         <VisitForm v-if="answer.course.asks" :course-id="courseId" @in="reload" />
       </template>

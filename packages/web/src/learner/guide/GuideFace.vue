@@ -4,7 +4,7 @@ import type { CourseView, ItemView, PauseView, SectionView } from '@itinerary/co
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays, formatMinutes } from '../../words/dates.ts';
-import { momentWords } from '../words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { sectionIndex } from '../outline/section-index.ts';
 import { sectionTitle } from '../words/titles.ts';
 

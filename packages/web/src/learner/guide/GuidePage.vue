@@ -23,7 +23,7 @@ const today = computed(() => dayIn(session.now(), answer.value?.course.zone ?? '
 const csv = computed(() => path`/api/learn/${courseId.value}/guide.csv`);
 
 watch(answer, (got) => {
-  if (got !== null) setTitle(`${t('learner.guide.title')} · ${got.course.title}`);
+  if (got !== null) setTitle(t('learner.guide.title'));
 });
 const print = (): void => window.print();
 </script>

@@ -1,21 +1,15 @@
 <script setup lang="ts">
 /** One item as a learner reads it, whatever kind it is. Also shown in setup. */
 import { traitsOf } from '@itinerary/core/kinds';
-import {
-  IconCheck,
-  IconClock,
-  IconExternalLink,
-  IconFlag3Filled,
-  IconMapPin,
-  IconPlayerPlay,
-} from '@tabler/icons-vue';
+import { IconClock, IconExternalLink, IconFlag3Filled, IconMapPin, IconPlayerPlay } from '@tabler/icons-vue';
 import type { ItemView, MomentView, SectionView } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../words/dates.ts';
+import DoneWhy from './DoneWhy.vue';
 import ItemFile from './ItemFile.vue';
 import ItemSign from '../outline/ItemSign.vue';
-import { momentWords, ownMoment } from '../words/moment-words.ts';
+import { momentWords, ownMoment } from '../../words/moment-words.ts';
 import RichText from '../text/RichText.vue';
 import { sectionTitle } from '../words/titles.ts';
 
@@ -35,7 +29,6 @@ const emit = defineEmits<{ tick: [done: boolean] }>();
 const { t, locale } = useI18n();
 
 const traits = computed(() => traitsOf(props.item));
-const isTask = computed(() => traits.value.isDue);
 const own = (moment: MomentView): string | null => ownMoment(moment, locale.value, props.today);
 const words = (moment: MomentView): string => momentWords(moment, locale.value, props.today);
 /** "4 min" of a film of 3:40. */
@@ -78,7 +71,9 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
       <p v-if="own(moment)" class="figures">{{ t('learner.inYourZone', { when: own(moment) }) }}</p>
     </div>
     <p v-if="item.place" class="place"><IconMapPin :size="16" aria-hidden="true" /> {{ item.place }}</p>
-    <ItemFile v-if="item.file && fileHref" :file="item.file" :href="fileHref" />
+    <slot v-if="item.file && fileHref" name="file" :file="item.file" :href="fileHref">
+      <ItemFile :file="item.file" :href="fileHref" />
+    </slot>
     <p v-if="traits.address !== 'none'" class="link">
       <a
         v-if="item.address"
@@ -105,43 +100,17 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
       <IconClock :size="15" aria-hidden="true" />
       {{ t('learner.waits.until', { when: words(item.until) }) }}
     </p>
-    <div v-if="item.done" class="done">
-      <button
-        v-if="item.done.by === 'ticked' && item.state === 'open'"
-        type="button"
-        class="button"
-        :aria-pressed="item.done.isDone"
-        @click="emit('tick', !item.done.isDone)"
-      >
-        <IconCheck v-if="item.done.isDone" :size="17" aria-hidden="true" />
-        {{ t(item.done.isDone ? 'learner.done.untick' : 'learner.done.tick') }}
-      </button>
-      <p v-if="item.done.isDone" class="is-done">
-        <IconCheck :size="17" aria-hidden="true" /> {{ t('learner.done.is') }}
-      </p>
-      <p v-else-if="item.done.by !== 'ticked'" class="soft">{{ t(`learner.done.${item.done.by}`) }}</p>
-    </div>
-    <p v-if="isTask" class="soft task">{{ t('learner.taskSoon') }}</p>
+    <DoneWhy
+      v-if="item.done"
+      :done="item.done"
+      :may-tick="item.state === 'open'"
+      :today="today"
+      @tick="emit('tick', $event)"
+    />
   </article>
 </template>
 
 <style scoped>
-.done {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 12px;
-  align-items: center;
-  margin-top: 24px;
-}
-
-.is-done {
-  display: inline-flex;
-  gap: 4px;
-  align-items: center;
-  color: var(--open);
-  font-weight: 600;
-}
-
 .until {
   display: flex;
   gap: 5px;
@@ -207,10 +176,6 @@ const plays = computed(() => (props.item.seconds === null ? null : Math.ceil(pro
 
 .place {
   margin-top: 8px;
-}
-
-.task {
-  margin-top: 20px;
 }
 
 .text {

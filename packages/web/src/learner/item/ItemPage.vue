@@ -2,9 +2,11 @@
 import { IconUsersGroup } from '@tabler/icons-vue';
 import type { Neighbour } from '@itinerary/contract';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import type { Component } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { ask, path } from '../../api/client.ts';
+import { loadMessages } from '../../words/i18n.ts';
 import { setTitle } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
 import { useSession } from '../../stores/session.ts';
@@ -14,6 +16,33 @@ import ReadingFrame from '../text/ReadingFrame.vue';
 import { useAnswer } from '../../api/use-answer.ts';
 import WayButtons from '../course/WayButtons.vue';
 
+/** What is done in an item, by its kind: it comes where it is wanted, with its words. */
+const WORK: Readonly<Partial<Record<string, Component>>> = {
+  assignment: defineAsyncComponent(async () => {
+    await loadMessages(['work']);
+    return import('../coursework/HandIn.vue');
+  }),
+  quiz: defineAsyncComponent(async () => {
+    await loadMessages(['quiz']);
+    return import('../coursework/quiz/QuizWork.vue');
+  }),
+  discussion: defineAsyncComponent(async () => {
+    await loadMessages(['talk', 'work']);
+    return import('../coursework/talk/TalkWork.vue');
+  }),
+  meeting: defineAsyncComponent(async () => {
+    await loadMessages(['meeting']);
+    return import('../coursework/meeting/MeetingWork.vue');
+  }),
+  survey: defineAsyncComponent(async () => {
+    await loadMessages(['survey']);
+    return import('../coursework/survey/SurveyWork.vue');
+  }),
+};
+const FilmPlayer = defineAsyncComponent(async () => {
+  await loadMessages(['film']);
+  return import('../coursework/film/FilmPlayer.vue');
+});
 /** Few change a page: its editor comes when it is wanted. */
 const PageEditor = defineAsyncComponent(() => import('../../page-editor/PageEditor.vue'));
 
@@ -42,7 +71,7 @@ const way = (neighbour: Neighbour | null): (Neighbour & { readonly to: string })
 watch(itemId, () => (isChanging.value = false));
 watch(answer, (got) => {
   if (got === null) return;
-  setTitle(`${got.item.title} · ${got.course.title}`);
+  setTitle(got.item.title);
   rememberRead(courseId.value, got.item.id);
 });
 </script>
@@ -59,7 +88,19 @@ watch(answer, (got) => {
         :file-href="path`/api/learn/${courseId}/items/${itemId}/file`"
         :level="1"
         @tick="tick"
-      />
+      >
+        <template v-if="answer.item.kind === 'video' && session.person !== null" #file="{ file, href }">
+          <FilmPlayer
+            :key="itemId"
+            :course-id="courseId"
+            :item-id="itemId"
+            :person-id="session.person.id"
+            :file="file"
+            :href="href"
+            @changed="refresh"
+          />
+        </template>
+      </ItemFace>
       <p v-if="answer.group" class="group">
         <IconUsersGroup :size="17" aria-hidden="true" />
         <span>
@@ -72,6 +113,15 @@ watch(answer, (got) => {
           {{ t(`learner.group.${answer.group.mode}`) }}
         </span>
       </p>
+      <component
+        :is="WORK[answer.item.kind]"
+        v-if="answer.item.kind in WORK && session.person !== null"
+        :key="itemId"
+        :course-id="courseId"
+        :item-id="itemId"
+        :person-id="session.person.id"
+        @changed="refresh"
+      />
       <PageEditor
         v-if="isChanging"
         :course-id="courseId"

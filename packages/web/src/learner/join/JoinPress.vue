@@ -83,9 +83,12 @@ const costs = computed(() => {
   const { price } = way.value;
   if (price === null || isIn.value || can.value.can === 'no') return '';
   const until = price.until === null ? null : when(price.until, zone.value);
-  return until === null
-    ? t('learner.join.costs', { amount: amount.value })
-    : t('learner.join.costsUntil', { amount: amount.value, until });
+  const costs =
+    until === null
+      ? t('learner.join.costs', { amount: amount.value })
+      : t('learner.join.costsUntil', { amount: amount.value, until });
+  if (price.months === null || price.amount === 0) return costs;
+  return `${costs} ${t('learner.join.again', { months: price.months }, price.months)}`;
 });
 const press = computed(() => {
   if (way.value.isPaying) return t('learner.join.toDesk');

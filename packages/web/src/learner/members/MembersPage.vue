@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router';
 import { setTitle } from '../../words/page-title.ts';
 import ChooseGroups from './ChooseGroups.vue';
 import LeaveCourse from './LeaveCourse.vue';
+import PaidPeriod from './PaidPeriod.vue';
 import MembersFace from './MembersFace.vue';
 import ReadingFrame from '../text/ReadingFrame.vue';
 import { useAnswer } from '../../api/use-answer.ts';
@@ -25,6 +26,7 @@ watch(answer, () => setTitle(t('learner.members.title')));
       <h1>{{ t('learner.members.title') }}</h1>
       <ChooseGroups :course-id="courseId" />
       <MembersFace :people="answer.people" />
+      <PaidPeriod :course-id="courseId" />
       <LeaveCourse v-if="answer.mayLeave" :course-id="courseId" />
     </template>
   </ReadingFrame>

@@ -10,7 +10,7 @@ import { countDrawing } from '../../ui/course/drawings.ts';
 import { itemAttributes } from './item-attributes.ts';
 import ItemLines from './ItemLines.vue';
 import ItemSign from './ItemSign.vue';
-import { momentWords } from '../words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { openingSentence } from '../words/opening-words.ts';
 
 const props = defineProps<{ item: ItemView; today: string; hrefFor?: (item: ItemView) => string }>();
@@ -82,7 +82,7 @@ const attributes = computed(() => itemAttributes(props.item, props.hrefFor, () =
           <span>{{ [words(item.held), item.place].filter(Boolean).join(' · ') }}</span>
         </span>
       </span>
-      <span v-if="item.done?.isDone" class="done">
+      <span v-if="item.done?.isDone && item.done.isShown" class="done">
         <IconCheck :size="16" aria-hidden="true" /><span class="visually-hidden">{{
           t('learner.done.is')
         }}</span>

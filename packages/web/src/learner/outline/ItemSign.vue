@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   IconBlockquote,
+  IconChartBar,
   IconExternalLink,
   IconFileText,
   IconFolder,
@@ -27,6 +28,7 @@ const SIGNS: Readonly<Record<ItemKind, Component>> = {
   quiz: IconListCheck,
   discussion: IconBlockquote,
   meeting: IconMapPin,
+  survey: IconChartBar,
   heading: IconHeading,
   folder: IconFolder,
 };

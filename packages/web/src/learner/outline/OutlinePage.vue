@@ -32,7 +32,7 @@ const sectionHrefFor = ({ id }: SectionView): string => `/courses/${courseId.val
 const isThere = computed(() => frame.value === null || frame.value.areas.includes(props.area));
 
 watch([answer, () => props.area], ([got]) => {
-  if (got !== null) setTitle(`${t(`learner.areas.${props.area}`)} · ${got.course.title}`);
+  if (got !== null) setTitle(t(`learner.areas.${props.area}`));
 });
 </script>
 

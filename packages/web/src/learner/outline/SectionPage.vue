@@ -40,7 +40,7 @@ const way = (step: number): { to: string; title: string; number: string | null }
 };
 
 watch(section, (now) => {
-  if (now !== null) setTitle(`${sectionTitle(now, t, locale.value)} · ${answer.value?.course.title ?? ''}`);
+  if (now !== null) setTitle(sectionTitle(now, t, locale.value));
 });
 </script>
 

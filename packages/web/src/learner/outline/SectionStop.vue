@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../words/dates.ts';
 import { countDrawing } from '../../ui/course/drawings.ts';
 import ItemLines from './ItemLines.vue';
-import { momentWords } from '../words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { openingSentence } from '../words/opening-words.ts';
 import { sectionIndex } from './section-index.ts';
 import { sectionTitle } from '../words/titles.ts';

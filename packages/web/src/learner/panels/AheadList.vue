@@ -3,7 +3,7 @@
 import { IconCalendarEvent, IconClock, IconFlag } from '@tabler/icons-vue';
 import type { AheadView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 
 defineProps<{
   ahead: readonly AheadView[];

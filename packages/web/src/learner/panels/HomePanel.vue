@@ -151,7 +151,11 @@ const creditOf = ({ file }: CoursePicture): string =>
       :level="level === 2 ? 3 : 4"
       :picture-href="cardHref"
     />
-    <ShareDone v-else-if="panel.kind === 'progress'" :share="panel.share" />
+    <ShareDone
+      v-else-if="panel.kind === 'progress'"
+      :share="panel.share"
+      v-bind="isLink ? { to: `${at}/how-far` } : {}"
+    />
     <figure v-else-if="panel.kind === 'picture'">
       <slot name="picture" :picture="panel.picture">
         <img

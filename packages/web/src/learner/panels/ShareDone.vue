@@ -4,7 +4,8 @@ import type { Share } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
-const props = defineProps<{ share: Share }>();
+/** `to`: where it is told item by item; in previews it is nowhere. */
+const props = defineProps<{ share: Share; to?: string }>();
 const { t } = useI18n();
 const width = computed(() => `${(100 * props.share.done) / props.share.counted}%`);
 </script>
@@ -13,6 +14,9 @@ const width = computed(() => `${(100 * props.share.done) / props.share.counted}%
   <div class="share">
     <p class="figures">{{ t('learner.progress.done', { done: share.done, counted: share.counted }) }}</p>
     <div class="line" aria-hidden="true"><span :style="{ width }" /></div>
+    <p v-if="to !== undefined">
+      <RouterLink :to="to">{{ t('learner.progress.howFar') }}</RouterLink>
+    </p>
   </div>
 </template>
 

@@ -70,6 +70,11 @@ const emit = defineEmits<{ go: [item: MenuItemView] }>();
 }
 
 @container shell (max-width: 759px) {
+  .content {
+    /* What sticks to the lower edge sticks above the menu. */
+    --menu-below: 62px;
+  }
+
   .course-menu {
     position: sticky;
     bottom: 0;

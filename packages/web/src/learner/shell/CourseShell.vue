@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** Around every page of a course: the bar, the menu, and the course's own look and language. */
-import { IconRoute } from '@tabler/icons-vue';
+import { IconRoute, IconSearch } from '@tabler/icons-vue';
 import type { ContactView } from '@itinerary/core';
 import { computed, onBeforeUnmount, provide, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { path } from '../../api/client.ts';
 import { holdLocale } from '../../words/i18n.ts';
+import { setTitleCourse } from '../../words/page-title.ts';
 import { useLive } from '../../stores/live.ts';
 import AppBar from '../../ui/frame/AppBar.vue';
 import LoadState from '../../ui/frame/LoadState.vue';
@@ -43,8 +44,14 @@ watch(
     if (before === 'course-announcements' && now !== before) void refresh();
   },
 );
-watch(answer, (frame) => void holdLocale(frame?.language ?? null, frame?.languageHeld === true));
-onBeforeUnmount(() => void holdLocale(null, false));
+watch(answer, (frame) => {
+  void holdLocale(frame?.language ?? null, frame?.languageHeld === true);
+  setTitleCourse(frame?.title ?? null);
+});
+onBeforeUnmount(() => {
+  void holdLocale(null, false);
+  setTitleCourse(null);
+});
 </script>
 
 <template>
@@ -53,6 +60,10 @@ onBeforeUnmount(() => void holdLocale(null, false));
       answer.title
     }}</RouterLink>
     <template #end>
+      <RouterLink v-if="answer !== null" class="find" :to="`/courses/${courseId}/find`">
+        <IconSearch :size="20" aria-hidden="true" />
+        <span class="visually-hidden">{{ t('learner.findHere') }}</span>
+      </RouterLink>
       <RouterLink v-if="answer?.mayPlan" class="button small" :to="`/setup/${courseId}/outline`">
         <IconRoute :size="17" aria-hidden="true" /> {{ t('learner.toSetup') }}
       </RouterLink>
@@ -80,6 +91,14 @@ onBeforeUnmount(() => void holdLocale(null, false));
   color: inherit;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.find {
+  display: grid;
+  place-items: center;
+  width: 36px;
+  height: 36px;
+  color: inherit;
 }
 
 @media (max-width: 520px) {

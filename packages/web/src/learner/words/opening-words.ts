@@ -1,7 +1,7 @@
 /** What an opening waits for, as a sentence. The same words for learners and for whoever writes the rule. */
 import { intlLocale } from '../../words/intl.ts';
 import type { NamedItem, WaitView } from '@itinerary/core';
-import { momentWords } from './moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 
 type Translate = (key: string, values?: Record<string, unknown>, count?: number) => string;
 
@@ -33,7 +33,8 @@ export function waitWords(view: WaitView, reader: OpeningReader, isInner = false
         'conjunction',
         locale,
       );
-      return t('learner.waits.done', { items }, view.items.length);
+      const done = t('learner.waits.done', { items }, view.items.length);
+      return view.days === 0 ? done : t('learner.waits.daysLater', { done, days: view.days }, view.days);
     }
     case 'scored':
       return t('learner.waits.scored', { item: nameOf(view.item, t), least: view.least });

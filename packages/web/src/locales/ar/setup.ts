@@ -2,6 +2,9 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import discussion from './setup/coursework/discussion.ts';
+import film from './setup/coursework/film.ts';
+import handing from './setup/coursework/handing.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import groupings from './setup/groupings.ts';
 import layout from './setup/layout.ts';
@@ -13,10 +16,14 @@ import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
+import progress from './setup/progress.ts';
+import meeting from './setup/coursework/meeting.ts';
+import quiz from './setup/coursework/quiz.ts';
+import survey from './setup/coursework/survey.ts';
 import registry from './setup/registry.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
-import work from './setup/work.ts';
+import work from './setup/coursework/work.ts';
 
 export default {
   route: 'طريق الإعداد',
@@ -27,6 +34,7 @@ export default {
     outline: 'المخطط',
     menu: 'القائمة والرئيسية',
     look: 'المظهر',
+    progress: 'التقدّم',
     access: 'الدخول',
     members: 'الأعضاء',
     messages: 'الرسائل',
@@ -38,6 +46,7 @@ export default {
     outline: 'الأقسام وما فيها، بالترتيب الذي يلقاها به المتعلمون.',
     menu: 'بماذا يجد المتعلمون طريقهم، وأين يصلون، وماذا يرون أولًا.',
     look: 'وجه المقرر: لونه وصوره ولغته.',
+    progress: 'ما يُعد منجزًا، وما يراه المتعلمون منه، وهل يمكن إتمام المقرر.',
     access: 'من ينال ماذا من المقرر، ومن متى إلى متى.',
     members: 'من في المقرر، وكيف جاء، وقوائم الصف التي تغيّر ذلك.',
     messages: 'ماذا يُقال للمتعلمين، وفي أي أيام، ومن يسألون.',
@@ -216,6 +225,7 @@ export default {
       about: 'إلى التعريف',
       dates: 'إلى التواريخ والصيغة',
       outline: 'إلى المخطط',
+      progress: 'إلى التقدّم',
       menu: 'إلى القائمة والرئيسية',
       look: 'إلى المظهر',
       access: 'إلى الدخول',
@@ -258,7 +268,14 @@ export default {
   dates,
   whatIf,
   outline,
+  progress,
   files,
+  discussion,
+  film,
+  handing,
+  meeting,
+  quiz,
+  survey,
   load,
   outcomes,
   work,

@@ -72,6 +72,7 @@ export default {
     },
   },
   account: {
+    calendar: 'Calendar',
     label: 'Account of {name}',
     language: 'Language',
     appearance: 'Appearance',
@@ -115,6 +116,8 @@ export default {
     out_of_step: 'This page is ahead of the server. Load it again.',
     members_changed: 'Somebody has changed who is on the course meanwhile.',
     cannot_join: 'You cannot join this course.',
+    cannot_hand_in: 'It cannot be handed in now. Look at why below.',
+    changed_elsewhere: 'It has been changed in another window, or by somebody else. Load it again.',
     cannot_choose: 'This group cannot be chosen: it is full, it is gone, or it is too late.',
     busy: 'Very much is asked for just now. Nothing was saved; try again in a moment.',
     database_away: 'The database does not answer. Nothing was saved; try again.',

@@ -44,6 +44,14 @@ export default {
     wrong: 'The file was not taken. At {place} stands “{value}”; expected: {expected}.',
     large: '{name} is larger than 1 MB, which no list of holidays is. It was not taken.',
   },
+  names: {
+    button: 'Names',
+    title: 'Order of names',
+    text: 'In tables of members, in every course: how names are written and by what they are sorted. A name that nobody has given in two parts stays as it is.',
+    orders: { given_first: 'Given name first', family_first: 'Family name first' },
+    examples: { given_first: 'Adaeze Okpara', family_first: 'Okpara, Adaeze' },
+    kept: 'Names stand so from now on: {order}.',
+  },
   pages: {
     button: 'Own pages',
     title: 'Pages of the institution',
@@ -98,5 +106,11 @@ export default {
       'One change to {title} is kept on this device and not sent yet. | {count} changes to {title} are kept on this device and not sent yet.',
     look: 'Look at it',
     again: 'Send again',
+  },
+  isNew: 'one thing is new | {count} things are new',
+  next: {
+    due: 'Due: {title}',
+    held: 'Meeting: {title}',
+    opens: 'Opens: {title}',
   },
 };

@@ -38,6 +38,7 @@ export default {
     quiz: 'Quiz',
     discussion: 'Discussion',
     meeting: 'Meeting',
+    survey: 'Survey',
     heading: 'Heading',
     folder: 'Folder',
   },
@@ -121,7 +122,7 @@ export default {
     restore: 'Bring back the comment of {name}',
   },
   contact: { link: 'Their page' },
-  progress: { done: '{done} of {counted} done' },
+  progress: { done: '{done} of {counted} done', howFar: 'How far I am' },
   members: {
     title: 'Members',
     open: 'Who is on this course',
@@ -154,10 +155,12 @@ export default {
     numbers: 'Numbered list',
     heading: 'Heading',
   },
+  findHere: 'Find in this course',
   waits: {
     opens: 'Opens {what}.',
     from: 'on {when}',
     done: 'after {items} is done | after {items} is done | after {items} are done',
+    daysLater: '{done}, and one day has passed | {done}, and {days} days have passed',
     scored: 'after at least {least} % in {item}',
     course: 'after the course “{title}”',
     something: 'something else',
@@ -165,12 +168,39 @@ export default {
   },
   done: {
     is: 'Done',
+    byStaff: 'Done, as staff say',
+    kept: 'Done, by the rule that there was then',
     tick: 'Done with it',
     untick: 'Not done after all',
+    several: { all: 'Counts as done with all of these:', any: 'Counts as done with any of these:' },
+    byThen: 'Only what is done by {when} counts.',
+    ticked: 'Counts as done once you say so yourself.',
     opened: 'Counts as done once it has been opened.',
     handed_in: 'Counts as done once it has been handed in.',
-    scored: 'Counts as done with a good enough score.',
-    posted: 'Counts as done once you have written.',
+    passed: 'Counts as done once it is passed.',
+    attended: 'Counts as done once you have been there.',
+    amounts: {
+      scored: {
+        none: 'Counts as done from {wants} % on.',
+        some: 'Counts as done from {wants} % on; it has {has} %.',
+      },
+      passed: {
+        none: 'Counts as done once it is passed, with {wants} %.',
+        some: 'Counts as done once it is passed, with {wants} %; it has {has} %.',
+      },
+      posted: {
+        none: 'Counts as done once you have posted. | Counts as done with {wants} posts.',
+        some: 'Counts as done with one post; there is {has}. | Counts as done with {wants} posts; so far {has}.',
+      },
+      replied: {
+        none: 'Counts as done once you have answered somebody. | Counts as done with {wants} answers to others.',
+        some: 'Counts as done with one answer; there is {has}. | Counts as done with {wants} answers to others; so far {has}.',
+      },
+      watched: {
+        none: 'Counts as done once {wants} % of it has been watched.',
+        some: 'Counts as done once {wants} % of it has been watched; so far {has} %.',
+      },
+    },
   },
   join: {
     title: 'Join a course',
@@ -190,6 +220,8 @@ export default {
     wait: 'Every seat is taken. You can wait in the line; you would be number {place}.',
     waitAsk: 'Every seat is taken. If the answer is yes, you wait in the line, as number {place} for now.',
     costs: 'It costs {amount}.',
+    again:
+      'It is for one month, and taken again for each after it, until you end that. | It is for {months} months, and taken again for as long, until you end that.',
     costsUntil: 'It costs {amount} until {until}; after that it is more.',
     pay: 'Pay {amount}',
     underWay:
@@ -241,6 +273,18 @@ export default {
       staff: 'You were taken off this course; only its staff can bring you back.',
     },
   },
+  period: {
+    title: 'Your payment',
+    renews:
+      'Paid until {until}. Then {amount} is taken for another month. | Paid until {until}. Then {amount} is taken for another {months} months.',
+    ends: 'Paid until {until}. It ends then: nothing more is taken, and you keep all that you have done. | Paid until {until}. It ends then: nothing more is taken, and you keep all that you have done.',
+    owed: '{amount} for another month could not be taken. Pay by {until} to stay in the course. | {amount} for another {months} months could not be taken. Pay by {until} to stay in the course.',
+    pay: 'Pay',
+    stop: 'End it then',
+    resume: 'Go on after that',
+    stopped: 'It ends then: nothing more is taken.',
+    resumed: 'It goes on after that.',
+  },
   leaving: {
     press: 'Leave the course',
     title: 'Leave this course?',
@@ -269,7 +313,6 @@ export default {
   noVideo: 'There is no video here yet.',
   noFile: 'There is no file here yet.',
   download: 'Download {name}',
-  taskSoon: 'Read what it asks for; handing in happens as your instructor says.',
   sectionOf: 'Section {number}',
   index: {
     holds: 'Nothing yet | One item | {count} items',

@@ -2,6 +2,9 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import discussion from './setup/coursework/discussion.ts';
+import film from './setup/coursework/film.ts';
+import handing from './setup/coursework/handing.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import groupings from './setup/groupings.ts';
 import layout from './setup/layout.ts';
@@ -13,10 +16,14 @@ import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
+import progress from './setup/progress.ts';
+import meeting from './setup/coursework/meeting.ts';
+import quiz from './setup/coursework/quiz.ts';
+import survey from './setup/coursework/survey.ts';
 import registry from './setup/registry.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
-import work from './setup/work.ts';
+import work from './setup/coursework/work.ts';
 
 export default {
   route: 'The route through setup',
@@ -27,6 +34,7 @@ export default {
     outline: 'Outline',
     menu: 'Menu & home',
     look: 'Look',
+    progress: 'Progress',
     access: 'Access',
     members: 'Members',
     messages: 'Messages',
@@ -39,6 +47,7 @@ export default {
     outline: 'The sections and what is in them, in the order in which learners meet them.',
     menu: 'What learners find their way by, where they arrive, and what they see first.',
     look: 'The face of the course: its colour, its pictures, its language.',
+    progress: 'What counts as done, what learners see of it, and whether the course can be finished at all.',
     access: 'Who gets what of the course, and from when until when.',
     members: 'Who is in the course, how they came, and the class lists that change who it is.',
     messages: 'What learners are told, on which days, and whom they can ask.',
@@ -214,6 +223,7 @@ export default {
       about: 'Go to About',
       dates: 'Go to Dates & format',
       outline: 'Go to Outline',
+      progress: 'Go to Progress',
       menu: 'Go to Menu & home',
       look: 'Go to Look',
       access: 'Go to Access',
@@ -256,7 +266,14 @@ export default {
   dates,
   whatIf,
   outline,
+  progress,
   files,
+  discussion,
+  film,
+  handing,
+  meeting,
+  quiz,
+  survey,
   load,
   outcomes,
   work,

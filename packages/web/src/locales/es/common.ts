@@ -72,6 +72,7 @@ export default {
     },
   },
   account: {
+    calendar: 'Calendario',
     label: 'Cuenta de {name}',
     language: 'Idioma',
     appearance: 'Aspecto',
@@ -114,6 +115,8 @@ export default {
     out_of_step: 'Esta página va por delante del servidor. Vuelve a cargarla.',
     members_changed: 'Alguien ha cambiado entretanto quién está en el curso.',
     cannot_join: 'No puedes entrar en este curso.',
+    cannot_hand_in: 'Ahora no se puede entregar. Abajo pone por qué.',
+    changed_elsewhere: 'Se ha cambiado en otra ventana, o por otra persona. Vuelve a cargarlo.',
     cannot_choose: 'Este grupo no se puede elegir: está lleno, ya no existe o es tarde.',
     too_often: 'Han sido muchas veces en poco tiempo. Inténtalo dentro de unos minutos.',
     busy: 'Ahora mismo hay muchísimas peticiones. No se ha guardado nada; inténtalo dentro de un momento.',

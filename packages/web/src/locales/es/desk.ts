@@ -44,6 +44,14 @@ export default {
     wrong: 'El archivo no se ha tomado. En {place} está «{value}»; se esperaba: {expected}.',
     large: '{name} pasa de 1 MB, que no lo tiene ninguna lista de festivos. No se ha tomado.',
   },
+  names: {
+    button: 'Nombres',
+    title: 'Orden de los nombres',
+    text: 'En las tablas de miembros de todos los cursos: cómo se escriben los nombres y por qué se ordenan. Un nombre que nadie ha dado en dos partes queda como está.',
+    orders: { given_first: 'Primero el nombre', family_first: 'Primero los apellidos' },
+    examples: { given_first: 'Inés Carvajal', family_first: 'Carvajal, Inés' },
+    kept: 'Desde ahora, los nombres van así: {order}.',
+  },
   pages: {
     button: 'Páginas propias',
     title: 'Páginas de la institución',
@@ -97,5 +105,11 @@ export default {
       'Un cambio de {title} está guardado en este dispositivo y aún no se ha enviado. | {count} cambios de {title} están guardados en este dispositivo y aún no se han enviado.',
     look: 'Mirarlo',
     again: 'Enviar de nuevo',
+  },
+  isNew: 'una novedad | {count} novedades',
+  next: {
+    due: 'Entrega: {title}',
+    held: 'Clase: {title}',
+    opens: 'Se abre: {title}',
   },
 };

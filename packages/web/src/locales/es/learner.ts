@@ -38,6 +38,7 @@ export default {
     quiz: 'Cuestionario',
     discussion: 'Debate',
     meeting: 'Clase',
+    survey: 'Encuesta',
     heading: 'Encabezado',
     folder: 'Carpeta',
   },
@@ -121,7 +122,7 @@ export default {
     restore: 'Recuperar el comentario de {name}',
   },
   contact: { link: 'Su página' },
-  progress: { done: '{done} de {counted} hechos' },
+  progress: { done: '{done} de {counted} hechos', howFar: 'Hasta dónde he llegado' },
   members: {
     title: 'Miembros',
     open: 'Quién está en este curso',
@@ -154,10 +155,12 @@ export default {
     numbers: 'Lista numerada',
     heading: 'Título',
   },
+  findHere: 'Buscar en este curso',
   waits: {
     opens: 'Se abre {what}.',
     from: 'el {when}',
     done: 'cuando {items} esté hecho | cuando {items} esté hecho | cuando {items} estén hechos',
+    daysLater: '{done}, y ha pasado un día | {done}, y han pasado {days} días',
     scored: 'con al menos un {least} % en {item}',
     course: 'después del curso «{title}»',
     something: 'otra cosa',
@@ -165,12 +168,42 @@ export default {
   },
   done: {
     is: 'Hecho',
-    tick: 'Lo he hecho',
+    byStaff: 'Hecho, según el equipo docente',
+    kept: 'Hecho, según la regla de entonces',
+    tick: 'Lo tengo hecho',
     untick: 'Aún no está hecho',
+    several: {
+      all: 'Cuenta como hecho con todo esto:',
+      any: 'Cuenta como hecho con cualquiera de estas cosas:',
+    },
+    byThen: 'Solo cuenta lo hecho hasta {when}.',
+    ticked: 'Cuenta como hecho cuando tú lo dices.',
     opened: 'Cuenta como hecho al abrirlo.',
     handed_in: 'Cuenta como hecho al entregarlo.',
-    scored: 'Cuenta como hecho con una nota suficiente.',
-    posted: 'Cuenta como hecho al escribir.',
+    passed: 'Cuenta como hecho al aprobarlo.',
+    attended: 'Cuenta como hecho al haber asistido.',
+    amounts: {
+      scored: {
+        none: 'Cuenta como hecho a partir del {wants} %.',
+        some: 'Cuenta como hecho a partir del {wants} %; tiene el {has} %.',
+      },
+      passed: {
+        none: 'Cuenta como hecho al aprobarlo, con el {wants} %.',
+        some: 'Cuenta como hecho al aprobarlo, con el {wants} %; tiene el {has} %.',
+      },
+      posted: {
+        none: 'Cuenta como hecho al publicar algo. | Cuenta como hecho con {wants} mensajes.',
+        some: 'Cuenta como hecho con un mensaje; hay {has}. | Cuenta como hecho con {wants} mensajes; van {has}.',
+      },
+      replied: {
+        none: 'Cuenta como hecho al responder a alguien. | Cuenta como hecho con {wants} respuestas a otros.',
+        some: 'Cuenta como hecho con una respuesta; hay {has}. | Cuenta como hecho con {wants} respuestas a otros; van {has}.',
+      },
+      watched: {
+        none: 'Cuenta como hecho al haber visto el {wants} %.',
+        some: 'Cuenta como hecho al haber visto el {wants} %; va el {has} %.',
+      },
+    },
   },
   join: {
     title: 'Entrar en un curso',
@@ -191,6 +224,8 @@ export default {
     waitAsk:
       'Todas las plazas están ocupadas. Si la respuesta es sí, esperas en la lista, por ahora como número {place}.',
     costs: 'Cuesta {amount}.',
+    again:
+      'Vale por un mes, y se vuelve a cobrar cada mes hasta que lo termines. | Vale por {months} meses, y se vuelve a cobrar por otros tantos hasta que lo termines.',
     costsUntil: 'Cuesta {amount} hasta {until}; después es más.',
     pay: 'Pagar {amount}',
     underWay:
@@ -242,6 +277,18 @@ export default {
       staff: 'Te han sacado de este curso; solo su equipo puede volver a incluirte.',
     },
   },
+  period: {
+    title: 'Tu pago',
+    renews:
+      'Pagado hasta {until}. Entonces se cobran {amount} por otro mes. | Pagado hasta {until}. Entonces se cobran {amount} por otros {months} meses.',
+    ends: 'Pagado hasta {until}. Entonces termina: no se cobra nada más, y conservas todo lo que has hecho. | Pagado hasta {until}. Entonces termina: no se cobra nada más, y conservas todo lo que has hecho.',
+    owed: 'No se han podido cobrar {amount} por otro mes. Paga antes de {until} para seguir en el curso. | No se han podido cobrar {amount} por otros {months} meses. Paga antes de {until} para seguir en el curso.',
+    pay: 'Pagar',
+    stop: 'Terminarlo entonces',
+    resume: 'Seguir después',
+    stopped: 'Entonces termina: no se cobra nada más.',
+    resumed: 'Sigue después.',
+  },
   leaving: {
     press: 'Irse del curso',
     title: '¿Irte de este curso?',
@@ -270,7 +317,6 @@ export default {
   noVideo: 'Aquí aún no hay vídeo.',
   noFile: 'Aquí aún no hay archivo.',
   download: 'Descargar {name}',
-  taskSoon: 'Lee lo que pide; se entrega como diga tu docente.',
   sectionOf: 'Sección {number}',
   index: {
     holds: 'Aún nada | Un elemento | {count} elementos',

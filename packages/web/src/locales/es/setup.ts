@@ -2,6 +2,9 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import discussion from './setup/coursework/discussion.ts';
+import film from './setup/coursework/film.ts';
+import handing from './setup/coursework/handing.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import groupings from './setup/groupings.ts';
 import layout from './setup/layout.ts';
@@ -13,10 +16,14 @@ import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
+import progress from './setup/progress.ts';
+import meeting from './setup/coursework/meeting.ts';
+import quiz from './setup/coursework/quiz.ts';
+import survey from './setup/coursework/survey.ts';
 import registry from './setup/registry.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
-import work from './setup/work.ts';
+import work from './setup/coursework/work.ts';
 
 export default {
   route: 'El recorrido de la preparación',
@@ -27,6 +34,7 @@ export default {
     outline: 'Índice',
     menu: 'Menú e inicio',
     look: 'Aspecto',
+    progress: 'Progreso',
     access: 'Acceso',
     members: 'Miembros',
     messages: 'Mensajes',
@@ -39,6 +47,7 @@ export default {
     outline: 'Las secciones y lo que contienen, en el orden en que se encuentran.',
     menu: 'Por dónde se encuentra el camino, adónde se llega y qué se ve primero.',
     look: 'La cara del curso: su color, sus imágenes, su idioma.',
+    progress: 'Qué cuenta como hecho, qué ven los estudiantes y si el curso se puede terminar.',
     access: 'Quién recibe qué del curso, y desde cuándo hasta cuándo.',
     members: 'Quién está en el curso, cómo ha llegado, y las listas de clase que lo cambian.',
     messages: 'Qué se dice a los estudiantes, en qué días, y a quién pueden preguntar.',
@@ -215,6 +224,7 @@ export default {
       about: 'Ir a Datos',
       dates: 'Ir a Fechas y formato',
       outline: 'Ir al Índice',
+      progress: 'Ir a Progreso',
       menu: 'Ir a Menú e inicio',
       look: 'Ir a Aspecto',
       access: 'Ir a Acceso',
@@ -258,7 +268,14 @@ export default {
   dates,
   whatIf,
   outline,
+  progress,
   files,
+  discussion,
+  film,
+  handing,
+  meeting,
+  quiz,
+  survey,
   load,
   outcomes,
   work,

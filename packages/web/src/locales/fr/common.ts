@@ -73,6 +73,7 @@ export default {
     },
   },
   account: {
+    calendar: 'Calendrier',
     label: 'Compte de {name}',
     language: 'Langue',
     appearance: 'Apparence',
@@ -116,6 +117,8 @@ export default {
     out_of_step: 'Cette page est en avance sur le serveur. Rechargez-la.',
     members_changed: 'Quelqu’un a changé entre-temps qui est dans le cours.',
     cannot_join: 'Vous ne pouvez pas entrer dans ce cours.',
+    cannot_hand_in: 'Ce ne peut pas être remis maintenant. Voyez pourquoi plus bas.',
+    changed_elsewhere: 'Cela a été modifié dans une autre fenêtre, ou par quelqu’un d’autre. Rechargez.',
     cannot_choose: 'Ce groupe ne peut être choisi : il est plein, il n’existe plus, ou il est trop tard.',
     busy: 'Les demandes sont très nombreuses en ce moment. Rien n’a été enregistré ; réessayez dans un instant.',
     database_away: 'La base de données ne répond pas. Rien n’a été enregistré ; réessayez.',

@@ -44,6 +44,14 @@ export default {
     wrong: 'L’envoi n’a pas été pris. À {place} se trouve « {value} » ; attendu : {expected}.',
     large: '{name} dépasse 1 Mo, ce qu’aucune liste de congés ne fait. Il n’a pas été pris.',
   },
+  names: {
+    button: 'Noms',
+    title: 'Ordre des noms',
+    text: 'Dans les tableaux des membres, pour tous les cours : comment les noms s’écrivent et d’après quoi on les trie. Un nom que personne n’a donné en deux parties reste tel quel.',
+    orders: { given_first: 'Le prénom d’abord', family_first: 'Le nom de famille d’abord' },
+    examples: { given_first: 'Adèle Morvan', family_first: 'Morvan, Adèle' },
+    kept: 'Désormais, l’ordre est : {order}.',
+  },
   pages: {
     button: 'Nos pages',
     title: 'Pages de l’institut',
@@ -98,5 +106,11 @@ export default {
       'Une modification de {title} est gardée sur cet appareil et n’est pas encore envoyée. | {count} modifications de {title} sont gardées sur cet appareil et ne sont pas encore envoyées.',
     look: 'Regarder',
     again: 'Envoyer de nouveau',
+  },
+  isNew: 'une nouveauté | {count} nouveautés',
+  next: {
+    due: 'À rendre : {title}',
+    held: 'Séance : {title}',
+    opens: 'Ouvre : {title}',
   },
 };

@@ -38,6 +38,7 @@ export default {
     quiz: 'Questionnaire',
     discussion: 'Discussion',
     meeting: 'Séance',
+    survey: 'Enquête',
     heading: 'Intertitre',
     folder: 'Dossier',
   },
@@ -121,7 +122,7 @@ export default {
     restore: 'Rétablir le commentaire de {name}',
   },
   contact: { link: 'Sa page' },
-  progress: { done: '{done} sur {counted} faits' },
+  progress: { done: '{done} sur {counted} faits', howFar: 'Où j’en suis' },
   members: {
     title: 'Membres',
     open: 'Qui suit ce cours',
@@ -159,10 +160,12 @@ export default {
     numbers: 'Liste numérotée',
     heading: 'Intertitre',
   },
+  findHere: 'Chercher dans ce cours',
   waits: {
     opens: 'Ouvre {what}.',
     from: '{when}',
     done: 'après {items} | après {items} | après {items}',
+    daysLater: '{done}, et qu’un jour est passé | {done}, et que {days} jours sont passés',
     scored: 'après au moins {least} % à {item}',
     course: 'après le cours « {title} »',
     something: 'autre chose',
@@ -170,12 +173,39 @@ export default {
   },
   done: {
     is: 'Fait',
-    tick: 'J’ai fini',
-    untick: 'Pas fini, en fait',
-    opened: 'Compte comme fait dès qu’on l’a ouvert.',
+    byStaff: 'Fait, selon l’équipe',
+    kept: 'Fait, selon la règle d’alors',
+    tick: 'C’est fait',
+    untick: 'Pas encore fait',
+    several: { all: 'Compte comme fait avec tout ceci :', any: 'Compte comme fait avec l’un de ceux-ci :' },
+    byThen: 'Seul compte ce qui est fait jusqu’à {when}.',
+    ticked: 'Compte comme fait quand vous le dites vous-même.',
+    opened: 'Compte comme fait une fois ouvert.',
     handed_in: 'Compte comme fait une fois rendu.',
-    scored: 'Compte comme fait avec un résultat suffisant.',
-    posted: 'Compte comme fait une fois que vous avez écrit.',
+    passed: 'Compte comme fait une fois réussi.',
+    attended: 'Compte comme fait une fois que vous y avez assisté.',
+    amounts: {
+      scored: {
+        none: 'Compte comme fait à partir de {wants} %.',
+        some: 'Compte comme fait à partir de {wants} % ; il y a {has} %.',
+      },
+      passed: {
+        none: 'Compte comme fait une fois réussi, avec {wants} %.',
+        some: 'Compte comme fait une fois réussi, avec {wants} % ; il y a {has} %.',
+      },
+      posted: {
+        none: 'Compte comme fait une fois que vous avez écrit. | Compte comme fait avec {wants} messages.',
+        some: 'Compte comme fait avec un message ; il y en a {has}. | Compte comme fait avec {wants} messages ; pour l’instant {has}.',
+      },
+      replied: {
+        none: 'Compte comme fait une fois que vous avez répondu à quelqu’un. | Compte comme fait avec {wants} réponses à d’autres.',
+        some: 'Compte comme fait avec une réponse ; il y en a {has}. | Compte comme fait avec {wants} réponses à d’autres ; pour l’instant {has}.',
+      },
+      watched: {
+        none: 'Compte comme fait une fois {wants} % regardés.',
+        some: 'Compte comme fait une fois {wants} % regardés ; pour l’instant {has} %.',
+      },
+    },
   },
   join: {
     title: 'Entrer dans un cours',
@@ -196,6 +226,8 @@ export default {
     waitAsk:
       'Toutes les places sont prises. Si la réponse est oui, vous attendez dans la file, au rang {place} pour l’instant.',
     costs: 'Cela coûte {amount}.',
+    again:
+      'C’est pour un mois, et pris de nouveau chaque mois jusqu’à ce que vous y mettiez fin. | C’est pour {months} mois, et pris de nouveau pour autant jusqu’à ce que vous y mettiez fin.',
     costsUntil: 'Cela coûte {amount} jusqu’au {until} ; ensuite c’est plus.',
     pay: 'Payer {amount}',
     underWay:
@@ -247,6 +279,18 @@ export default {
       staff: 'Vous avez été retiré de ce cours ; seule son équipe peut vous y remettre.',
     },
   },
+  period: {
+    title: 'Votre paiement',
+    renews:
+      'Payé jusqu’à : {until}. {amount} seront alors pris pour un mois de plus. | Payé jusqu’à : {until}. {amount} seront alors pris pour {months} mois de plus.',
+    ends: 'Payé jusqu’à : {until}. Cela finit alors : rien d’autre n’est pris, et vous gardez tout ce que vous avez fait. | Payé jusqu’à : {until}. Cela finit alors : rien d’autre n’est pris, et vous gardez tout ce que vous avez fait.',
+    owed: '{amount} pour un mois de plus n’ont pas pu être pris. Payez avant : {until}, pour rester dans le cours. | {amount} pour {months} mois de plus n’ont pas pu être pris. Payez avant : {until}, pour rester dans le cours.',
+    pay: 'Payer',
+    stop: 'Y mettre fin alors',
+    resume: 'Continuer ensuite',
+    stopped: 'Cela finit alors : rien d’autre n’est pris.',
+    resumed: 'Cela continue ensuite.',
+  },
   leaving: {
     press: 'Quitter le cours',
     title: 'Quitter ce cours ?',
@@ -275,7 +319,6 @@ export default {
   noVideo: 'Il n’y a pas encore de vidéo ici.',
   noFile: 'Il n’y a pas encore de fichier ici.',
   download: 'Télécharger {name}',
-  taskSoon: 'Lisez ce qui est demandé ; la remise se fait comme le dit votre enseignant.',
   sectionOf: 'Section {number}',
   index: {
     holds: 'Rien encore | Un élément | {count} éléments',

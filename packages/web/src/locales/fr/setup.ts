@@ -2,6 +2,9 @@ import access from './setup/access.ts';
 import dates from './setup/dates.ts';
 import fields from './setup/fields.ts';
 import files from './setup/files.ts';
+import discussion from './setup/coursework/discussion.ts';
+import film from './setup/coursework/film.ts';
+import handing from './setup/coursework/handing.ts';
 import { gates, held, rules_editor } from './setup/gates.ts';
 import groupings from './setup/groupings.ts';
 import layout from './setup/layout.ts';
@@ -13,10 +16,14 @@ import messages from './setup/messages.ts';
 import moment from './setup/moment.ts';
 import outline from './setup/outline.ts';
 import outcomes from './setup/outcomes.ts';
+import progress from './setup/progress.ts';
+import meeting from './setup/coursework/meeting.ts';
+import quiz from './setup/coursework/quiz.ts';
+import survey from './setup/coursework/survey.ts';
 import registry from './setup/registry.ts';
 import rules from './setup/rules.ts';
 import whatIf from './setup/what-if.ts';
-import work from './setup/work.ts';
+import work from './setup/coursework/work.ts';
 
 export default {
   route: 'Le parcours de préparation',
@@ -27,6 +34,7 @@ export default {
     outline: 'Plan',
     menu: 'Menu et accueil',
     look: 'Apparence',
+    progress: 'Progression',
     access: 'Accès',
     members: 'Membres',
     messages: 'Messages',
@@ -39,6 +47,7 @@ export default {
     outline: 'Les sections et ce qu’elles contiennent, dans l’ordre où on les rencontre.',
     menu: 'Par quoi les participants trouvent leur chemin, où ils arrivent, et ce qu’ils voient d’abord.',
     look: 'Le visage du cours : sa couleur, ses images, sa langue.',
+    progress: 'Ce qui compte comme fait, ce qu’en voient les participants, et si le cours peut être terminé.',
     access: 'Qui reçoit quoi du cours, et de quand à quand.',
     members: 'Qui est dans le cours, par où chacun est venu, et les listes de classe qui le changent.',
     messages: 'Ce qu’on dit aux participants, quels jours, et à qui ils peuvent demander.',
@@ -215,6 +224,7 @@ export default {
       about: 'Aller à Présentation',
       dates: 'Aller à Dates et format',
       outline: 'Aller au Plan',
+      progress: 'Aller à Progression',
       menu: 'Aller à Menu et accueil',
       look: 'Aller à Apparence',
       access: 'Aller à Accès',
@@ -258,7 +268,14 @@ export default {
   dates,
   whatIf,
   outline,
+  progress,
   files,
+  discussion,
+  film,
+  handing,
+  meeting,
+  quiz,
+  survey,
   load,
   outcomes,
   work,

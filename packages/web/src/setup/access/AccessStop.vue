@@ -5,7 +5,7 @@ import type { Outside } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
-import { momentWords } from '../../learner/words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';

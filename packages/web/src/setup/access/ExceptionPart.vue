@@ -2,13 +2,13 @@
 /** Other moments for a class, a group or a person: all in one place. */
 import { IconPlus, IconX } from '@tabler/icons-vue';
 import type { MembersAnswer, OwnMomentsAnswer } from '@itinerary/contract';
-import { allLivingItems, findNode, livingSections, momentsOf, ownPlan } from '@itinerary/core';
+import { allLivingItems, findNode, livingSections, MAX_FACTOR, momentsOf, ownPlan } from '@itinerary/core';
 import type { Exception, FieldValue, PlannedMoment, Viewer } from '@itinerary/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
-import { momentWords } from '../../learner/words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { newId } from '../../stores/new-id.ts';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
@@ -19,6 +19,8 @@ import { NOTHING_CHOSEN } from '../../ui/fields/choice/select-option.ts';
 import PersonField from '../../ui/fields/choice/PersonField.vue';
 import type { Choosable } from '../../ui/fields/choice/PersonField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
+import NumberField from '../../ui/fields/NumberField.vue';
+import { formatNumber } from '../../words/intl.ts';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
 import { useWhyWords } from './why-words.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
@@ -56,7 +58,9 @@ onMounted(() =>
   }),
 );
 
-const FIELDS = ['opens', 'due', 'until'] as const;
+const MOMENTS = ['opens', 'due', 'until'] as const;
+/** A moment, or more time in a quiz. */
+const FIELDS = [...MOMENTS, 'factor'] as const;
 type Field = (typeof FIELDS)[number];
 interface Line {
   readonly id: string;
@@ -68,14 +72,17 @@ interface Line {
 
 /** What the moments come to for exactly them. */
 function momentsFor(viewer: Viewer, node: string, one: Pick<Exception, Field>): Line['moments'] {
+  const times = one.factor ?? null;
   const own = ownPlan(course.value, viewer, Date.parse(session.now()));
   const resolved = momentsOf(own, node);
-  return FIELDS.filter((field) => one[field] !== null).map((field) => {
+  const moments = MOMENTS.filter((field) => one[field] !== null).map((field) => {
     const at = resolved[field];
     const known =
       at?.kind === 'at' ? momentWords(at, locale.value, session.today) : t('setup.access.exceptions.undated');
     return { field, words: known };
   });
+  const more = t('setup.access.exceptions.times', { times: formatNumber(times ?? 1, locale.value) });
+  return times === null ? moments : [...moments, { field: 'factor', words: more }];
 }
 const learner = { role: 'learner' as const, institutionStaff: false };
 const lines = computed<readonly Line[]>(() => [
@@ -114,12 +121,16 @@ const who = ref<string | null>(null);
 const node = ref('');
 const field = ref<Field>('due');
 const moment = ref<PlannedMoment | null>(null);
+const factor = ref<number | null>(null);
+/** There is something to be set. */
+const isWhole = computed(() => (field.value === 'factor' ? factor.value !== null : moment.value !== null));
 
 const nodes = computed(() => [
   NOTHING_CHOSEN,
   ...livingSections(course.value)
     .flatMap((section) => [section, ...allLivingItems(section)])
     .filter((one) => field.value !== 'due' || 'due' in one)
+    .filter((one) => field.value !== 'factor' || one.kind === 'quiz')
     .map(({ id }) => ({ value: id, title: words.named(id) })),
 ]);
 const everybody = computed((): readonly Choosable[] => [
@@ -131,6 +142,7 @@ function begin(): void {
   node.value = '';
   field.value = 'due';
   moment.value = null;
+  factor.value = null;
   failure.value = null;
   isAdding.value = true;
 }
@@ -145,14 +157,15 @@ function chosenNode(id: string): void {
 
 async function save(): Promise<void> {
   const [kind, id = ''] = (who.value ?? '').split(' ');
-  if (moment.value === null || node.value === '' || id === '') return;
-  const empty = { opens: null, due: null, until: null };
+  if (!isWhole.value || node.value === '' || id === '') return;
+  const empty = { opens: null, due: null, until: null, factor: null };
+  const asked = { [field.value]: field.value === 'factor' ? factor.value : moment.value };
   if (kind === 'group') {
     const same = Object.entries(course.value.exceptions).find(
       ([, one]) => one.for === id && one.node === node.value,
     );
     const before = same?.[1] ?? { for: id, node: node.value, ...empty };
-    const next = { ...before, [field.value]: moment.value, at: Date.parse(session.now()) };
+    const next = { ...before, ...asked, at: Date.parse(session.now()) };
     const was = (same?.[1] ?? null) as FieldValue;
     plan.set(course.value.id, `exceptions.${same?.[0] ?? newId()}`, next as FieldValue, was);
     isAdding.value = false;
@@ -166,7 +179,8 @@ async function save(): Promise<void> {
     opens: before.opens,
     due: before.due,
     until: before.until,
-    [field.value]: moment.value,
+    factor: before.factor ?? null,
+    ...asked,
   };
   // The node may be new: the server has to have it first.
   await plan.flush();
@@ -241,11 +255,20 @@ async function save(): Promise<void> {
           @choose="chosenNode"
         />
       </div>
-      <MomentForm v-if="node" :id="node" v-model="moment" :field="field" />
+      <NumberField
+        v-if="field === 'factor'"
+        :label="t('setup.access.exceptions.factor')"
+        :number="factor"
+        :least="1"
+        :most="MAX_FACTOR"
+        fractions
+        @set="factor = $event"
+      />
+      <MomentForm v-else-if="node" :id="node" v-model="moment" :field="field" />
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
       <template #foot>
         <PushButton @click="isAdding = false">{{ t('common.cancel') }}</PushButton>
-        <PushButton weight="main" :disabled="who === null || node === '' || moment === null" @click="save">
+        <PushButton weight="main" :disabled="who === null || node === '' || !isWhole" @click="save">
           {{ t('setup.moment.set') }}
         </PushButton>
       </template>

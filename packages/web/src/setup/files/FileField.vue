@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The file of an item: chosen or dropped, described, taken off. Several at once make several items. */
 import { IconFile, IconUpload, IconX } from '@tabler/icons-vue';
-import { newItem, setField, traitsOf } from '@itinerary/core';
-import type { CourseFileRef, FieldValue, FiledItem } from '@itinerary/core';
+import { findNode, newItem, setField, traitsOf } from '@itinerary/core';
+import type { CourseFileRef, Edit, FieldValue, FiledItem } from '@itinerary/core';
 import type { UploadAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -12,6 +12,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useUploads } from '../../stores/uploads.ts';
 import { asRef, placeOf, titleOf } from './arrivals.ts';
+import { filmLength } from './film-length.ts';
 import PictureWords from './PictureWords.vue';
 import IconButton from '../../ui/frame/IconButton.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
@@ -33,12 +34,15 @@ function set(value: CourseFileRef | null, typing = false): void {
   plan.set(props.item.id, 'file', value as FieldValue, file.value as FieldValue, { typing });
 }
 
-/** A title that nobody has typed yet becomes the file's. */
-function arrived(answer: UploadAnswer): void {
-  const { item } = props;
+/** A title that nobody has typed yet becomes the file's; a film brings its length along. */
+function arrived(id: string, answer: UploadAnswer, seconds: number | null): void {
+  const item = plan.course === null ? undefined : findNode(plan.course, id)?.node;
+  if (item === undefined || !('file' in item)) return;
   const isFresh = item.title === t(`setup.outline.fresh.${item.kind}`);
-  const file = setField(item, 'file', asRef(answer));
-  plan.change(isFresh ? [file, setField(item, 'title', titleOf(answer.name))] : [file]);
+  const edits: Edit[] = [setField(item, 'file', asRef(answer))];
+  if (isFresh) edits.push(setField(item, 'title', titleOf(answer.name)));
+  if (item.kind === 'video' && seconds !== null) edits.push(setField(item, 'seconds', seconds));
+  plan.change(edits);
 }
 
 /** The first is this item's; each of the others becomes an item after it. */
@@ -47,7 +51,8 @@ function take(files: readonly File[]): void {
   let after = id;
   files.forEach((one, at) => {
     if (at === 0) {
-      uploads.add(one, arrived);
+      const lasting = props.item.kind === 'video' ? filmLength(one) : Promise.resolve(null);
+      uploads.add(one, (answer) => void lasting.then((seconds) => arrived(id, answer, seconds)));
       return;
     }
     const made = newId();

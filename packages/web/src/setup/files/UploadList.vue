@@ -38,7 +38,8 @@ function why({ error, name }: UploadEntry): string {
             max="100"
             :aria-label="t('setup.files.progress', { name: entry.name })"
           />
-          <span class="figures">{{
+          <span v-if="entry.isAway" role="status">{{ t('setup.files.away') }}</span>
+          <span v-else class="figures">{{
             entry.state === 'waiting' ? t('setup.files.waits') : `${percent(entry)} %`
           }}</span>
         </template>

@@ -1,12 +1,14 @@
 /** Fields and what they hold, in words, for whoever is told about a change. */
-import { courseEntries, TEXT_FIELDS, textHashSchema } from '@itinerary/core';
+import { courseEntries, ITEM_KINDS, nodeEntries, TEXT_FIELDS, textHashSchema } from '@itinerary/core';
 import type { FieldValue } from '@itinerary/core';
 
 type Translate = (key: string) => string;
 
 /** The key of a field's name: an entry has that of its table. */
 export function fieldKey(field: string): string {
-  const table = courseEntries().find((one) => field.startsWith(`${one}.`));
+  const table = [...courseEntries(), ...ITEM_KINDS.flatMap((kind) => nodeEntries(kind))].find((one) =>
+    field.startsWith(`${one}.`),
+  );
   return `setup.fields.${(table ?? field).replaceAll('.', '_')}`;
 }
 

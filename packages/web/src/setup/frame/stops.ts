@@ -5,6 +5,7 @@ export const STOPS = [
   'outline',
   'menu',
   'look',
+  'progress',
   'access',
   'members',
   'messages',

@@ -5,7 +5,7 @@ import { planRelease, releaseEdit } from '@itinerary/core';
 import type { CourseNode } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../../learner/words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import MomentFields from '../access/MomentFields.vue';

@@ -14,7 +14,7 @@ import FindField from '../../ui/fields/FindField.vue';
 import CheckField from '../../ui/fields/choice/CheckField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { useAttempt } from './use-attempt.ts';
+import { useAttempt } from '../../words/use-attempt.ts';
 
 const props = defineProps<{ courseId: string }>();
 const open = defineModel<boolean>({ required: true });
@@ -59,7 +59,7 @@ function toggle(person: string): void {
   chosen.value = next;
 }
 
-const RIGHTS = ['read', 'plan', 'members', 'state'] as const;
+const RIGHTS = ['read', 'plan', 'mark', 'members', 'state'] as const;
 /** What somebody may do who comes as that. */
 const rightsOf = (as: Role): string =>
   t('setup.members.may.says', {

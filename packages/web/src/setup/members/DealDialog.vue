@@ -1,22 +1,23 @@
 <script setup lang="ts">
 /** Learners dealt into new groups at random, by number or by size; what that comes to is said before. */
-import { MAX_GROUPS, nextPlace, setTableEntry } from '@itinerary/core';
+import { MAX_GROUPS } from '@itinerary/core';
 import type { GroupCount } from '@itinerary/core/people';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { newId } from '../../stores/new-id.ts';
 import { useMembers } from '../../stores/members.ts';
+import type { Member } from '../../stores/members.ts';
 import { usePlan } from '../../stores/plan.ts';
 import NumberField from '../../ui/fields/NumberField.vue';
-import CheckField from '../../ui/fields/choice/CheckField.vue';
 import ChoiceList from '../../ui/fields/choice/ChoiceList.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
-import { byChance, dealInto, dealtMembers, sizesOf } from './dealing.ts';
+import { byChance, classOf, dealInto, dealtMembers, sizesOf } from './dealing.ts';
 import type { Dealing } from './dealing.ts';
+import ListValues from './groups/ListValues.vue';
 import { groupsOf } from './groups/board.ts';
-import { useAttempt } from './use-attempt.ts';
+import { fillGroups } from './groups/fill-groups.ts';
+import { useAttempt } from '../../words/use-attempt.ts';
 
 /** Whom it is of; nobody chosen: all who learn here. */
 const props = defineProps<{ chosen: readonly string[] }>();
@@ -30,7 +31,10 @@ const { failure, isUnderWay, attempt } = useAttempt();
 const whom = ref<Dealing['whom']>('groupless');
 const by = ref<GroupCount['by']>('size');
 const number = ref<number | null>(4);
-const isBalanced = ref(true);
+type Balance = 'none' | 'class' | 'list';
+const chosenBalance = ref<Balance>('class');
+/** By a column of a list: what it says of each. */
+const values = ref<ReadonlyMap<string, string> | null>(null);
 const count = computed((): GroupCount | null => {
   if (number.value === null) return null;
   return by.value === 'size' ? { by: 'size', most: number.value } : { by: 'number', groups: number.value };
@@ -55,9 +59,27 @@ const people = computed(() =>
 const sizes = computed(() => (count.value === null ? null : sizesOf(people.value.length, count.value)));
 const isTooMany = computed(() => plan.groups.length + (sizes.value?.groups ?? 0) > MAX_GROUPS);
 const hasClasses = computed(() => plan.groups.some(([, { kind }]) => kind === 'class'));
+const balance = computed(() =>
+  chosenBalance.value === 'class' && !hasClasses.value ? 'none' : chosenBalance.value,
+);
+const balances = computed(() =>
+  (['none', ...(hasClasses.value ? ['class' as const] : []), 'list'] as const).map((value) => ({
+    value,
+    title: t(`setup.members.deal.balances.${value}`),
+  })),
+);
+/** Until the list is there, nothing is known of what is to be spread. */
+const isMissing = computed(() => balance.value === 'list' && values.value === null);
+function kindOf(member: Member): string | null {
+  if (balance.value === 'none') return null;
+  return balance.value === 'class'
+    ? classOf(member, plan.groups)
+    : (values.value?.get(member.person) ?? null);
+}
 const says = computed(() => {
   const now = sizes.value;
   if (now === null) return t('setup.members.deal.nobody');
+  if (isMissing.value) return t('setup.members.deal.listMissing');
   if (isTooMany.value) return t('setup.members.deal.tooMany', { most: MAX_GROUPS });
   const each =
     now.least === now.most
@@ -69,36 +91,22 @@ const says = computed(() => {
 async function deal(): Promise<void> {
   const [now, wanted] = [sizes.value, count.value];
   if (now === null || wanted === null) return;
-  const dealt = dealInto(
-    people.value,
-    plan.groups,
-    { whom: whom.value, count: wanted, isBalanced: isBalanced.value && hasClasses.value },
-    byChance,
-  );
-  const from = nextPlace(plan.course!.groups);
+  const dealt = dealInto(people.value, { count: wanted, kindOf }, byChance);
   const before = ofThese.value.filter(([, { kind }]) => kind === 'group').length;
-  const made = dealt.map((people, at) => ({
-    id: newId(),
-    people,
-    group: {
-      name: t('setup.access.groups.new.group', { number: before + at + 1 }),
-      kind: 'group' as const,
-      at: from + at,
-      ...(grouping.value === NONE ? {} : { grouping: grouping.value }),
-    },
-  }));
-  plan.change(made.map(({ id, group }) => setTableEntry(plan.course!, 'groups', id, group)));
-  const groups = made.map(({ id, people }) => ({ group: id, add: [...people], leave: [] }));
-  if (!(await attempt(() => members.edit({ act: 'groups', groups })))) {
-    // Nobody is in them: tried again, there would be twice as many.
-    plan.change(made.map(({ id }) => setTableEntry(plan.course!, 'groups', id, null)));
-    return;
-  }
+  const went = await fillGroups(
+    dealt.map((_, at) => t('setup.access.groups.new.group', { number: before + at + 1 })),
+    grouping.value === NONE ? null : grouping.value,
+    (ids) => dealt.map((people, at) => ({ group: ids[at]!, add: [...people], leave: [] })),
+    attempt,
+  );
+  if (!went) return;
   emit('said', t('setup.members.deal.done', now.groups));
   open.value = false;
 }
 watch(open, (now) => {
-  if (now) failure.value = null;
+  if (!now) return;
+  failure.value = null;
+  void members.whole();
 });
 </script>
 
@@ -138,15 +146,28 @@ watch(open, (now) => {
         required
         @set="number = $event"
       />
-      <CheckField v-if="hasClasses" :checked="isBalanced" @toggle="isBalanced = $event">
-        {{ t('setup.members.deal.balanced') }}
-      </CheckField>
+      <ChoiceList
+        :legend="t('setup.members.deal.balanced')"
+        :choices="balances"
+        :chosen="balance"
+        @choose="chosenBalance = $event"
+      />
+      <ListValues
+        v-if="open && balance === 'list'"
+        v-model="values"
+        :lead="t('setup.members.deal.listLead')"
+        :column="t('setup.members.deal.listColumn')"
+      />
       <p role="status">{{ says }}</p>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     </div>
     <template #foot>
       <PushButton @click="open = false">{{ t('common.cancel') }}</PushButton>
-      <PushButton weight="main" :disabled="sizes === null || isTooMany || isUnderWay" @click="deal">
+      <PushButton
+        weight="main"
+        :disabled="sizes === null || isTooMany || isMissing || isUnderWay"
+        @click="deal"
+      >
         {{ t('setup.members.deal.press') }}
       </PushButton>
     </template>

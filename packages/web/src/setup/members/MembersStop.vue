@@ -24,7 +24,7 @@ import WriteOutDialog from './table/WriteOutDialog.vue';
 import WaysPart from './ways/WaysPart.vue';
 import { ANYBODY, memberLines, narrowed } from './member-rows.ts';
 import type { MemberLine } from './member-rows.ts';
-import { useAttempt } from './use-attempt.ts';
+import { useAttempt } from '../../words/use-attempt.ts';
 import { useFirstMembers } from './use-first-members.ts';
 import type { Locale } from '../../words/i18n.ts';
 import type { Member } from '../../stores/members.ts';

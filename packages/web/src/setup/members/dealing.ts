@@ -8,11 +8,13 @@ export interface Dealing {
   /** Everybody who learns here, or those who are in no group yet. */
   readonly whom: 'all' | 'groupless';
   readonly count: GroupCount;
-  /** About as many of each class in every group. */
-  readonly isBalanced: boolean;
+  /** About as many of each kind in every group: what kind somebody is; null: nothing is said of them. */
+  readonly kindOf: (member: Member) => string | null;
 }
 
 type Groups = readonly (readonly [string, Group])[];
+
+export const classOf = (member: Member, groups: Groups): string | null => isIn(member, groups, 'class');
 
 const isIn = (member: Member, groups: Groups, kind: Group['kind']): string | null =>
   groups.find(([id, group]) => group.kind === kind && member.groups.includes(id))?.[0] ?? null;
@@ -48,15 +50,14 @@ export function sizesOf(people: number, count: GroupCount): DealtSizes | null {
 /** @returns who is in each of the groups, as many as `sizesOf` says */
 export function dealInto(
   people: readonly Member[],
-  groups: Groups,
-  dealing: Dealing,
+  dealing: Pick<Dealing, 'count' | 'kindOf'>,
   random: () => number,
 ): readonly (readonly string[])[] {
   const sizes = sizesOf(people.length, dealing.count);
   if (sizes === null) return [];
   const dealt = people.map((member) => ({
     person: member.person,
-    of: dealing.isBalanced ? isIn(member, groups, 'class') : null,
+    of: dealing.kindOf(member),
   }));
   return dealGroups(
     dealt,

@@ -3,7 +3,7 @@ import { onMounted, shallowRef } from 'vue';
 import type { Ref, ShallowRef } from 'vue';
 import { useLive } from '../../stores/live.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { useAttempt } from './use-attempt.ts';
+import { useAttempt } from '../../words/use-attempt.ts';
 
 export interface Standing<Answer> {
   /** Null: not there yet. */

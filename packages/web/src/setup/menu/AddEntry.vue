@@ -5,16 +5,21 @@ import {
   addressSchema,
   allLivingItems,
   AREAS,
+  escapeHtml,
   isContentKind,
   livingSections,
   MAX_LABEL,
+  newItem,
 } from '@itinerary/core';
 import type { Area, Leads, MenuEntry } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ownWords } from '../../words/own-words.ts';
+import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
+import { useTexts } from '../../stores/texts.ts';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
+import { inOpening } from './in-opening.ts';
 import { useMenu } from './use-menu.ts';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
 import DraftField from '../../ui/fields/DraftField.vue';
@@ -23,10 +28,11 @@ import PushButton from '../../ui/frame/PushButton.vue';
 const emit = defineEmits<{ added: [id: string] }>();
 const { t, locale } = useI18n();
 const plan = usePlan();
+const texts = useTexts();
 const menu = useMenu();
 
-type Kind = 'area' | 'item' | 'institution' | 'address' | 'group' | 'divider';
-const KINDS: readonly Kind[] = ['area', 'item', 'institution', 'address', 'group', 'divider'];
+type Kind = 'area' | 'item' | 'questions' | 'institution' | 'address' | 'group' | 'divider';
+const KINDS: readonly Kind[] = ['area', 'item', 'questions', 'institution', 'address', 'group', 'divider'];
 const kind = ref<Kind>('area');
 const chosen = ref('');
 const address = ref('');
@@ -74,11 +80,11 @@ const mayAdd = computed(() => {
   if (form.isRefused.value) return false;
   if (isList.value) return value.value !== '';
   if (kind.value === 'address') return isAddress.value;
-  return kind.value === 'divider' || label.value.trim() !== '';
+  return ['divider', 'questions'].includes(kind.value) || label.value.trim() !== '';
 });
 
-function leads(): Leads {
-  switch (kind.value) {
+function leads(kind: Exclude<Kind, 'questions'>): Leads {
+  switch (kind) {
     case 'area':
       return { to: 'area', area: value.value as Area };
     case 'item':
@@ -94,11 +100,25 @@ function leads(): Leads {
   }
 }
 
+/** A discussion that is there for all of the course, with words to begin with; it and its entry are one change. */
+async function addQuestions(): Promise<void> {
+  const text = await texts.keep(`<p>${escapeHtml(t('setup.menu.questions.text'))}</p>`);
+  const { course } = plan;
+  if (course === null) return;
+  const node = newItem('discussion', { id: newId(), title: t('setup.menu.questions.title'), text });
+  const edit = inOpening(course, node, t('setup.menu.start.section'));
+  const added = menu.add({ to: 'item', item: node.id }, {}, [edit]);
+  if (added !== null) emit('added', added);
+}
 function add(): void {
   if (!mayAdd.value) return;
+  if (kind.value === 'questions') {
+    void addQuestions();
+    return;
+  }
   const name = label.value.trim();
   const names: MenuEntry['names'] = name === '' || isList.value ? {} : { [locale.value]: name };
-  const made = leads();
+  const made = leads(kind.value);
   // An area that was removed comes back as it was, with the name that it had.
   const before = Object.entries(plan.course?.menu ?? {}).find(
     ([, entry]) =>
@@ -132,6 +152,7 @@ function add(): void {
       @choose="chosen = $event"
     />
     <p v-else-if="isList" class="soft grows">{{ t('setup.menu.add.none') }}</p>
+    <p v-else-if="kind === 'questions'" class="soft grows">{{ t('setup.menu.questions.hint') }}</p>
     <DraftField
       v-if="kind === 'address'"
       :text="address"

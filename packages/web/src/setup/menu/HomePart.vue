@@ -19,6 +19,7 @@ import { newId } from '../../stores/new-id.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';
 import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
+import CheckField from '../../ui/fields/choice/CheckField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import { useActs } from '../frame/acts.ts';
 import PanelRow from './PanelRow.vue';
@@ -164,6 +165,13 @@ const tiles = computed(() =>
         <IconPlus :size="17" aria-hidden="true" /> {{ t('setup.menu.add.act') }}
       </PushButton>
     </form>
+    <CheckField
+      :checked="course.ownLog"
+      :disabled="readonly"
+      @toggle="plan.set(course.id, 'ownLog', $event, course.ownLog)"
+    >
+      {{ t('setup.menu.ownLog') }}
+    </CheckField>
   </section>
 </template>
 

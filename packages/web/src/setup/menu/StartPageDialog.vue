@@ -1,14 +1,6 @@
 <script setup lang="ts">
 /** A page to start from, ready to fill: what is left empty does not stand on it. */
-import {
-  CONTACT_CARDS,
-  escapeHtml,
-  livingSections,
-  newItem,
-  newSection,
-  setEntry,
-  setField,
-} from '@itinerary/core';
+import { CONTACT_CARDS, escapeHtml, newItem, setEntry, setField } from '@itinerary/core';
 import type { Edit, MenuEntry } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -19,6 +11,7 @@ import DialogBox from '../../ui/frame/DialogBox.vue';
 import CheckField from '../../ui/fields/choice/CheckField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import DraftField from '../../ui/fields/DraftField.vue';
+import { inOpening } from './in-opening.ts';
 import { useForm } from '../../ui/fields/reading/refusals.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
@@ -66,18 +59,7 @@ async function make(): Promise<void> {
     title: t('setup.menu.start.title'),
     text: await texts.keep(html.value),
   });
-  const [first] = livingSections(course);
-  const edits: Edit[] = [];
-  if (first?.outside === true) edits.push({ kind: 'insert', parent: first.id, after: null, node: page });
-  else {
-    const section = newSection({
-      id: newId(),
-      title: t('setup.menu.start.section'),
-      outside: true,
-      items: [page],
-    });
-    edits.push({ kind: 'insert', parent: course.id, after: null, node: section });
-  }
+  const edits: Edit[] = [inOpening(course, page, t('setup.menu.start.section'))];
   const entry: MenuEntry = {
     leads: { to: 'item', item: page.id },
     names: {},

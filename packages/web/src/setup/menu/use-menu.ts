@@ -17,8 +17,8 @@ export interface MenuHandle {
   readonly move: (id: string, by: number) => void;
   /** Before or after another one. */
   readonly drop: (id: string, target: string, edge: 'top' | 'bottom') => void;
-  /** Returns its id; null: it was refused, and the plan says why. */
-  readonly add: (leads: Leads, names?: MenuEntry['names']) => string | null;
+  /** In one change with what it leads to, where that is made for it. Returns its id; null: it was refused, and the plan says why. */
+  readonly add: (leads: Leads, names?: MenuEntry['names'], others?: readonly Edit[]) => string | null;
 }
 
 export function useMenu(): MenuHandle {
@@ -67,7 +67,7 @@ export function useMenu(): MenuHandle {
     place(id, from < after ? after - 1 : after);
   }
 
-  function add(leads: Leads, names: MenuEntry['names'] = {}): string | null {
+  function add(leads: Leads, names: MenuEntry['names'] = {}, others: readonly Edit[] = []): string | null {
     const { course } = plan;
     if (course === null) return null;
     const id = newId();
@@ -79,7 +79,7 @@ export function useMenu(): MenuHandle {
       staffOnly: false,
       removed: false,
     };
-    return plan.change([setEntry(course, id, entry)]) ? id : null;
+    return plan.change([...others, setEntry(course, id, entry)]) ? id : null;
   }
 
   return { standing, removed, change, move, drop, add };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One condition: what it is, and what it names. */
-import { isGroup } from '@itinerary/core';
+import { isGroup, MAX_DAYS_AFTER } from '@itinerary/core';
 import type { Condition } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -43,6 +43,14 @@ function least(number: number | null): void {
   if (props.condition.kind === 'scored' && number !== null) {
     emit('change', { ...props.condition, least: number });
   }
+}
+
+function later(days: number | null): void {
+  const { condition } = props;
+  if (condition.kind !== 'done') return;
+  const { days: _before, ...without } = condition;
+  void _before;
+  emit('change', days === null || days === 0 ? without : { ...without, days });
 }
 
 function chooseCourse(id: string): void {
@@ -99,6 +107,19 @@ const courses = computed(() => {
         :value="item"
         :options="items"
         @choose="chooseItem"
+      />
+      <NumberField
+        v-if="condition.kind === 'done'"
+        class="least"
+        bare
+        :number="condition.days ?? 0"
+        :least="0"
+        :most="MAX_DAYS_AFTER"
+        required
+        live
+        :suffix="t('setup.rules_editor.daysSuffix')"
+        :label="t('setup.rules_editor.days')"
+        @set="later"
       />
       <span v-if="condition.kind === 'done' && condition.items.length > 1" class="soft">
         {{ t('setup.rules_editor.andMore', condition.items.length - 1) }}

@@ -14,7 +14,7 @@ import {
 import type { ConditionGroup, Edit, OpeningRule, PlannedMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../../learner/words/moment-words.ts';
+import { momentWords } from '../../words/moment-words.ts';
 import { openingSentence } from '../../learner/words/opening-words.ts';
 import { usePlan } from '../../stores/plan.ts';
 import { useSeeing } from '../../stores/seeing.ts';

@@ -98,6 +98,9 @@ onBeforeUnmount(() => document.removeEventListener('pointerdown', closeFrom));
           {{ t(`common.account.appearances.${name}`) }}
         </button>
       </fieldset>
+      <RouterLink class="button" to="/calendar" @click="isOpen = false">{{
+        t('common.account.calendar')
+      }}</RouterLink>
       <RouterLink class="button" to="/account" @click="isOpen = false">{{
         t('common.account.own')
       }}</RouterLink>

@@ -1,5 +1,4 @@
 /** Joining by paying: a seat is kept while somebody is at the desk, and theirs once the desk says that it is paid. */
-import { randomUUID } from 'node:crypto';
 import { heldFor, priceFor, wayIn } from '@itinerary/core/people';
 import { announce } from '../../../db/announce.ts';
 import { lockedCourse } from '../../../db/kept-courses.ts';
@@ -13,6 +12,7 @@ import { Failure } from '../../failure.ts';
 import { post } from '../../mail/post.ts';
 import { EMPTY_HANDED, joiningOf, planOf } from '../join-facts.ts';
 import { atInstant, factsOf, moveUp } from '../line.ts';
+import { beginOne, countsUntil, owedBy, periodAfter, sayNotRenewed } from './period.ts';
 import { cannot, seat, waitFor, withSeats } from '../seating.ts';
 
 /** A seat is kept so long for whoever is at the desk. */
@@ -82,8 +82,12 @@ async function keep(
   const joining = await joiningOf(em, plan, person, EMPTY_HANDED, at);
   const answer = joining.answerBy('paying');
   if (answer.can === 'no') {
-    if (answer.because === 'in') return { is: 'in', page: null };
-    throw cannot(answer.because);
+    if (answer.because !== 'in') throw cannot(answer.because);
+    const owed = await owedBy(em, courseId, person.id);
+    if (owed === null) return { is: 'in', page: null };
+    const payment = await periodAfter(em, owed, now);
+    await addJob(em, 'ask_desk', { payment: payment.id }, { key: `desk:${payment.id}`, afterMs: PAYS_MS });
+    return { payment, title: course.title };
   }
   if (answer.can === 'wait') {
     await waitFor(em, courseId, person, 'paying', answer, now);
@@ -92,14 +96,19 @@ async function keep(
   }
   const { price } = wayIn(plan, 'paying');
   if (price === null) throw cannot('off');
-  const { amount, currency } = priceFor(plan, price, person.kind, at);
+  const { amount, currency, months } = priceFor(plan, price, person.kind, at);
+  // What costs nothing is not paid for, and not for a period either.
   if (amount === 0) {
     await seat(em, plan.course, person, 'paying', EMPTY_HANDED, now);
     await announce(em, { course: courseId, seq: loaded.row.seq });
     return { is: 'in', page: null };
   }
   const before = await em.findOne(PaymentRow, { courseId, personId: person.id, state: 'begun' });
-  const isSame = before !== null && before.amount === amount && before.currency === currency;
+  const isSame =
+    before !== null &&
+    before.amount === amount &&
+    before.currency === currency &&
+    (before.months ?? null) === months;
   const isInTime = before !== null && at < Date.parse(before.begunAt) + PAYS_MS;
   if (before !== null && isSame && isInTime) return { payment: before, title: course.title };
   // What was begun for another price, or too long ago, is nobody's to pay any more; what comes of it is looked at then.
@@ -107,22 +116,8 @@ async function keep(
     em.assign(before, { state: 'timed_out', settledAt: now });
     await em.flush();
   }
-  const payment = em.create(PaymentRow, {
-    id: randomUUID(),
-    courseId,
-    personId: person.id,
-    amount,
-    currency,
-    state: 'begun',
-    deskId: null,
-    page: null,
-    begunAt: now,
-    settledAt: null,
-    receipt: null,
-    takenBy: null,
-  });
+  const payment = beginOne(em, { courseId, personId: person.id, amount, currency, months, after: null }, now);
   await em.nativeDelete(HeldSeatRow, { courseId, holder: person.id, kind: 'payment' });
-  em.persist(payment);
   em.persist(
     em.create(HeldSeatRow, {
       courseId,
@@ -155,6 +150,8 @@ export async function settle(em: EntityManager, notice: Notice, now: string): Pr
     else if (payment.state === 'begun' && notice.state !== 'open') {
       inner.assign(payment, { state: notice.state, settledAt: now });
       await inner.flush();
+      // Whoever has been at the desk themselves knows it.
+      if (payment.after != null && payment.page == null) await sayNotRenewed(inner, loaded, payment, now);
       await letGo(inner, payment);
       await moveUp(inner, loaded, now);
     }
@@ -178,10 +175,13 @@ async function paid(
   const plan = planOf(course);
   const joining = await joiningOf(em, plan, person, EMPTY_HANDED, Date.parse(now));
   const answer = joining.answerBy('paying');
-  const isOut = answer.can === 'no' && ['archived', 'draft', 'in', 'absent'].includes(answer.because);
+  // Whoever pays for another period is in already.
+  const isIn = payment.after != null && answer.can === 'no' && answer.because === 'in';
+  const isOut =
+    !isIn && answer.can === 'no' && ['archived', 'draft', 'in', 'absent'].includes(answer.because);
   const isKept = heldFor(joining.course, person.id, Date.parse(now)).length > 0;
   // What was begun in time is good though the window, the way or the price has changed since.
-  if (isOut || !(isKept || answer.can === 'yes')) {
+  if (isOut || !(isIn || isKept || answer.can === 'yes')) {
     em.assign(payment, { state: 'late', settledAt: now });
     await em.flush();
     await letGo(em, payment);
@@ -189,9 +189,10 @@ async function paid(
     return;
   }
   const receipt = await nextReceipt(em, row.institutionId);
-  em.assign(payment, { state: 'paid', settledAt: now, receipt });
+  const paidUntil = await countsUntil(em, payment, isIn, course.dates.zone, now);
+  em.assign(payment, { state: 'paid', settledAt: now, receipt, paidUntil });
   await em.flush();
-  await seat(em, course, person, 'paying', EMPTY_HANDED, now);
+  if (!isIn) await seat(em, course, person, 'paying', EMPTY_HANDED, now);
   if (person.address == null) return;
   const facts = {
     ...factsOf(course),
@@ -200,6 +201,7 @@ async function paid(
     receipt,
     on: now,
     path: `/courses/${course.id}`,
+    ...(paidUntil === null ? {} : { until: paidUntil, zone: course.dates.zone }),
   };
   const letter = { kind: 'receipt' as const, address: person.address, lang: person.lang, facts };
   await post(em, { ...letter, courseId: course.id, institutionId: row.institutionId }, now);
@@ -240,6 +242,8 @@ export async function askDesk(em: EntityManager, desk: Desk, id: string, now: st
   const payment = await em.findOne(PaymentRow, { id });
   if (payment?.state !== 'begun') return;
   const { deskId, amount, currency } = payment;
+  // Another period is asked for until the desk has heard it: nobody is put out for its silence.
+  if (deskId == null && payment.after != null && payment.page == null) return;
   const state = deskId == null ? 'timed_out' : await desk.stateOf(deskId);
   const said = state === 'open' ? 'timed_out' : state;
   await settle(em, { id: deskId ?? '', reference: id, state: said, amount, currency }, now);

@@ -4,7 +4,18 @@
  */
 import type { EntityManager } from '../../../db/orm.ts';
 
-const MOVED = ['registry_link', 'member_group', 'person_exception', 'deed', 'visit', 'member'];
+const MOVED = [
+  'registry_link',
+  'member_group',
+  'person_exception',
+  'deed',
+  'deed_log',
+  'progress',
+  'hand_in_for',
+  'attendance',
+  'visit',
+  'member',
+];
 
 /**
  * Under the course's lock.

@@ -63,10 +63,15 @@ async function takeOut(
   const [{ left } = { left: true }] = await em.execute<{ left: boolean }[]>(
     `select exists (select 1 from visit where course_id = ? and person_id = ?)
        or exists (select 1 from deed where course_id = ? and person_id = ?)
+       or exists (select 1 from work_draft where course_id = ? and person_id = ?)
+       or exists (select 1 from hand_in_for where course_id = ? and person_id = ?)
+       or exists (select 1 from quiz_attempt where course_id = ? and person_id = ?)
+       or exists (select 1 from attendance where course_id = ? and person_id = ?)
+       or exists (select 1 from post where course_id = ? and author_id = ?)
        or exists (select 1 from remark where course_id = ? and person_id = ?)
        or exists (select 1 from person_exception where course_id = ? and person_id = ?)
        or exists (select 1 from change where course_id = ? and author_id = ?) as left`,
-    Array.from({ length: 5 }, () => [courseId, key]).flat(),
+    Array.from({ length: 10 }, () => [courseId, key]).flat(),
   );
   if (left) {
     em.assign(await em.findOneOrFail(MemberRow, { courseId, personId: key }), {

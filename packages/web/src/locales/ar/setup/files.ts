@@ -1,4 +1,5 @@
 export default {
+  away: 'لا اتصال: يُستأنف من تلقاء نفسه',
   onTheirWay: 'ملفات في الطريق',
   progress: 'إلى أين وصل {name}',
   waits: 'ينتظر',

@@ -9,6 +9,7 @@ export default {
   none: {
     ofWayOpens: 'حالما يُفتح المقرر',
     ofWayUntil: 'لا يُغلق',
+    late: 'لا يُقبل شيء متأخر',
     until: 'يبقى مفتوحًا',
     ofCourse: 'يبقى معلقًا',
     due: 'بلا موعد تسليم',

@@ -12,6 +12,7 @@ export default {
     quiz: 'اختبار جديد',
     discussion: 'نقاش جديد',
     meeting: 'لقاء جديد',
+    survey: 'استبيان جديد',
     heading: 'عنوان فرعي جديد',
     folder: 'مجلد جديد',
   },

@@ -1,4 +1,5 @@
 export default {
+  away: 'No line: it goes on by itself',
   onTheirWay: 'Files on their way',
   progress: 'How far {name} has come',
   waits: 'waits',

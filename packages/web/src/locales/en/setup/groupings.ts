@@ -38,4 +38,29 @@ export default {
   join: 'Join them',
   joined: 'Nobody has moved to: {group} | One is now here: {group} | {count} are now here: {group}',
   keeps: 'Everybody keeps all that they have done.',
+  list: {
+    open: 'From a list …',
+    title: 'Groups from a list: {name}',
+    lead: 'A list with what tells people apart (an id, an address, a user name, else their names) and a column with the group of each. Nobody comes into the course by it.',
+    column: 'Column with the group',
+    noColumn: 'It has no column besides the addresses: a column with the group of each is wanted.',
+    row: '{name} (line {line})',
+    nobody:
+      'One row is of nobody who learns here: {names} | {count} rows are of nobody who learns here: {names}',
+    unclear:
+      'One row may mean more than one person, or another row says something else of the same: {names} | {count} rows may mean more than one person, or say different things of the same: {names}',
+    byName: 'Take the one too whom only the name tells | Take the {count} too whom only the name tells',
+    unsaid:
+      'Of one learner it says nothing; they stay where they are. | Of {count} learners it says nothing; they stay where they are.',
+    other: 'Another list',
+    group: 'Group',
+    people: 'Learners',
+    is: 'It is',
+    new: 'made new',
+    there: 'there already',
+    says: 'Nobody comes into another group; groups made: {made}, out of another group: {moved} | One learner comes into a group; groups made: {made}, out of another group: {moved} | {count} learners come into a group; groups made: {made}, out of another group: {moved}',
+    long: '“{name}” is longer than the {most} characters of a name.',
+    press: 'Put them there',
+    done: 'Nobody has moved | One learner is in their group now | {count} learners are in their groups now',
+  },
 };

@@ -57,11 +57,18 @@ export default {
     kinds: {
       area: 'An area of the course',
       item: 'A page of the course',
+      questions: 'A discussion for questions, ready',
       institution: 'A page of the institution',
       address: 'An outside address',
       group: 'A group',
       divider: 'A divider',
     },
+  },
+  ownLog: 'Learners can look at the log of what they have done',
+  questions: {
+    title: 'Questions',
+    text: 'Ask here what the others may want to know as well. Look first whether it has been asked; if you know an answer, give it.',
+    hint: 'It stands in the opening unit, and this entry leads to it. Whoever begins a thread is written to when somebody answers.',
   },
   places: { legend: 'Where the menu stands', top: 'Along the top', side: 'At the side' },
   placeTexts: {

@@ -9,6 +9,7 @@ export default {
   none: {
     ofWayOpens: 'As soon as the course is live',
     ofWayUntil: 'It is not closed',
+    late: 'Nothing is taken late',
     until: 'It stays open',
     ofCourse: 'It stays up',
     due: 'No due moment',

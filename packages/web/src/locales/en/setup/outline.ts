@@ -12,6 +12,7 @@ export default {
     quiz: 'New quiz',
     discussion: 'New discussion',
     meeting: 'New meeting',
+    survey: 'New survey',
     heading: 'New heading',
     folder: 'New folder',
   },

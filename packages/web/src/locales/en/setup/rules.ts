@@ -225,6 +225,111 @@ export default {
     why: 'What they are measured from has none, or is gone.',
     cure: 'Take the due moment off | Take the due moments off',
   },
+  takes_nothing: {
+    what: '{title} takes nothing | {count} assignments take nothing',
+    why: 'Neither text nor an address nor a file can be handed in.',
+    cure: 'Take text | Take text in each',
+  },
+  late_before_due: {
+    what: '{title} is taken late until before it is due | {count} pieces of work are taken late until before they are due',
+    why: 'Nothing is ever late then.',
+    cure: 'Take nothing late',
+  },
+  pass_out_of_reach: {
+    what: '{points} points pass {title}, of {total} | {count} pieces of work ask for more points to pass than there are',
+    why: 'Nobody can pass it.',
+    cure: 'Let all of the points pass',
+  },
+  no_questions: {
+    what: '{title} asks nothing | {count} quizzes ask nothing',
+    why: 'Learners find a quiz in which there is nothing to answer.',
+    cure: '',
+  },
+  question_unanswerable: {
+    what: 'Question {question} of {title} has no right answer | {count} quizzes have questions without a right answer',
+    why: 'Nothing is marked as right, or there is nothing to choose between.',
+    cure: '',
+  },
+  pool_uneven: {
+    what: 'In {title}, the questions of “{pool}” give unlike points | {count} quizzes draw from questions that give unlike points',
+    why: 'One attempt can then give more than another.',
+    cure: '',
+  },
+  pool_uneven_short: {
+    what: '{title} draws {draws} questions from “{pool}”, which has {has} | {count} quizzes draw more questions than there are',
+    why: 'Each attempt gets all of them, and no more.',
+    cure: '',
+  },
+  points_unlike_total: {
+    what: 'The questions of {title} come to {points} points, and it gives {total} | In {count} quizzes the questions come to another sum than the total',
+    why: 'What learners count together is not what they get.',
+    cure: 'Let the questions say the total',
+  },
+  limit_beyond_opening: {
+    what: '{title} gives {limit} minutes, and is open for {open} | {count} quizzes give more time than they are open',
+    why: 'Whoever begins with its opening is cut off before their time is over.',
+    cure: 'Give as long as it is open',
+  },
+  limit_too_short: {
+    what: '{title} is expected to take {minutes} minutes, and gives {limit} | {count} quizzes give less time than they are expected to take',
+    why: 'Most learners do not finish.',
+    cure: 'Give as long as is expected',
+  },
+  no_time_between: {
+    what: '{title} has {tries} attempts with {wait} minutes between, and is open for {open} | In {count} quizzes the waits leave no time for all attempts',
+    why: 'The last attempts can never be begun.',
+    cure: 'Take the wait off',
+  },
+  discussion_shut: {
+    what: '{title} is closed, and done by posting | {count} discussions are closed, and done by posting',
+    why: 'Nobody can post there, so that nobody is ever done with it.',
+    cure: 'Open it | Open them',
+  },
+  choice_unseen: {
+    what: '{title} has a picture to choose that nobody describes, at question {question} | {count} quizzes have pictures to choose that nobody describes',
+    why: 'Who does not see it cannot choose it.',
+    cure: '',
+  },
+  film_silent: {
+    what: '{title} has no captions | {count} films have no captions',
+    why: 'Who does not hear it, or watches it where it is loud, gets nothing of what is said.',
+    cure: '',
+  },
+  watch_unnoticed: {
+    what: '{title} is done by watching, and nobody notices | {count} films are done by watching, and nobody notices',
+    why: 'Only a film that is a file here, with a length, is followed.',
+    cure: 'Let opening it count | Let opening them count',
+  },
+  chapter_beyond: {
+    what: '{title} has a part that begins after its end | {count} films have parts that begin after their end',
+    why: 'Nobody gets there. Perhaps the film is another one by now.',
+    cure: 'Take such parts out',
+  },
+  meeting_nowhere: {
+    what: '{title} has no place | {count} meetings have no place',
+    why: 'Nobody knows where to go: there is neither a place nor a room on the net.',
+    cure: '',
+  },
+  attendance_unnoticed: {
+    what: '{title} is done by being there, and nobody says who was | {count} meetings are done by being there, and nobody says who was',
+    why: 'Nobody is ever done with it.',
+    cure: 'Have staff tick a list',
+  },
+  survey_asks_nothing: {
+    what: '{title} has nothing to answer, or nothing to choose between | {count} surveys have nothing to answer, or nothing to choose between',
+    why: 'Learners find a survey in which there is nothing to say.',
+    cure: '',
+  },
+  survey_too_few: {
+    what: '{title} wants {least} answers before it shows anything, and {learners} learn here | {count} surveys want more answers before they show anything than there are learners',
+    why: 'Its totals are never seen.',
+    cure: '',
+  },
+  largest_beyond: {
+    what: '{title} says {largest} MB, and the course takes {limit} | {count} assignments say that they take larger files than the course does',
+    why: 'A larger file is refused all the same.',
+    cure: 'Leave it to the course',
+  },
   work_circle: {
     what: '{count} due moments are measured from each other',
     why: 'In a circle none of them has a date.',
@@ -364,6 +469,31 @@ export default {
     what: 'The passphrase for visitors is easy to guess',
     why: 'It is short, or made of what everybody knows of the course. Three words that have nothing to do with it are better.',
     cure: '',
+  },
+  nothing_counted: {
+    what: 'Nothing counts as done, though it is asked for',
+    why: 'The rule of the course, or of a section, asks for what counts.',
+    cure: 'Do without it',
+  },
+  cannot_finish: {
+    what: 'The course cannot be finished | The course cannot be finished, for {count} reasons',
+    why: 'Not even whoever does everything gets there: {title}.',
+    cure: 'Put it right',
+  },
+  section_cannot_give: {
+    what: 'A section wants {wants}, and {are} count in it | {count} sections want more than counts in them',
+    why: 'Nobody can be done with it.',
+    cure: 'Want as many as there are',
+  },
+  counted_unlisted: {
+    what: '{title} counts, and stands in no list | {count} items count, and stand in no list',
+    why: 'Whoever does not have its address never notices it.',
+    cure: 'List it | List them',
+  },
+  all_due_at_once: {
+    what: '{count} items are all due on {day} | {count} items are all due on {day}',
+    why: 'Everybody has the same evening for all of it.',
+    cure: 'Spread them out',
   },
   samples_showing: {
     what: '{title} can be read before joining | {count} items can be read before joining',

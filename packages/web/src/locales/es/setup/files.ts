@@ -1,4 +1,5 @@
 export default {
+  away: 'Sin conexión: seguirá por sí mismo',
   onTheirWay: 'Archivos en camino',
   progress: 'Cuánto ha llegado de {name}',
   waits: 'espera',

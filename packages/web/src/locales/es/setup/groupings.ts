@@ -39,4 +39,30 @@ export default {
   joined:
     'Nadie ha pasado a: {group} | Una persona está ahora aquí: {group} | {count} están ahora aquí: {group}',
   keeps: 'Todos conservan lo que han hecho.',
+  list: {
+    open: 'De una lista …',
+    title: 'Grupos de una lista: {name}',
+    lead: 'Una lista con lo que distingue a las personas (un número, una dirección, un nombre de usuario o, si no, sus nombres) y una columna con el grupo de cada una. Nadie entra en el curso por ella.',
+    column: 'Columna con el grupo',
+    noColumn: 'No hay más columna que las direcciones: hace falta una con el grupo de cada persona.',
+    row: '{name} (línea {line})',
+    nobody:
+      'Una fila no es de nadie que aprenda aquí: {names} | {count} filas no son de nadie que aprenda aquí: {names}',
+    unclear:
+      'Una fila puede ser de más de una persona, o contradice a otra: {names} | {count} filas pueden ser de más de una persona, o se contradicen: {names}',
+    byName:
+      'Contar también a la persona que solo se reconoce por el nombre | Contar también a las {count} que solo se reconocen por el nombre',
+    unsaid:
+      'De una persona no dice nada; se queda donde está. | De {count} personas no dice nada; se quedan donde están.',
+    other: 'Otra lista',
+    group: 'Grupo',
+    people: 'Alumnado',
+    is: 'Es',
+    new: 'se crea',
+    there: 'ya existe',
+    says: 'Nadie entra en otro grupo; grupos nuevos: {made}, salen de otro: {moved} | Una persona entra en un grupo; grupos nuevos: {made}, salen de otro: {moved} | {count} personas entran en un grupo; grupos nuevos: {made}, salen de otro: {moved}',
+    long: '«{name}» pasa de los {most} caracteres de un nombre.',
+    press: 'Ponerlas ahí',
+    done: 'Nadie se ha movido | Una persona está ya en su grupo | {count} personas están ya en sus grupos',
+  },
 };

@@ -57,11 +57,18 @@ export default {
     kinds: {
       area: 'Un área del curso',
       item: 'Una página del curso',
+      questions: 'Un debate para preguntas, listo',
       institution: 'Una página de la institución',
       address: 'Una dirección de fuera',
       group: 'Un grupo',
       divider: 'Un separador',
     },
+  },
+  ownLog: 'Los estudiantes pueden ver el registro de lo que han hecho',
+  questions: {
+    title: 'Preguntas',
+    text: 'Pregunta aquí lo que también pueda interesar a los demás. Mira primero si ya se ha preguntado; si conoces una respuesta, dala.',
+    hint: 'Está en la unidad inicial y esta entrada lleva a él. Quien abre un hilo recibe una carta cuando alguien responde.',
   },
   places: { legend: 'Dónde está el menú', top: 'Arriba', side: 'Al lado' },
   placeTexts: {

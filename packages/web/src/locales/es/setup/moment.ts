@@ -9,6 +9,7 @@ export default {
   none: {
     ofWayOpens: 'En cuanto el curso se abre',
     ofWayUntil: 'No se cierra',
+    late: 'No se recoge nada tarde',
     until: 'Queda abierto',
     ofCourse: 'Queda puesto',
     due: 'Sin plazo',

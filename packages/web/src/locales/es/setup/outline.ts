@@ -12,6 +12,7 @@ export default {
     quiz: 'Cuestionario nuevo',
     discussion: 'Debate nuevo',
     meeting: 'Clase nueva',
+    survey: 'Encuesta nueva',
     heading: 'Encabezado nuevo',
     folder: 'Carpeta nueva',
   },

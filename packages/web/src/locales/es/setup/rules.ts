@@ -225,6 +225,111 @@ export default {
     why: 'Aquello desde lo que se miden no la tiene, o ya no está.',
     cure: 'Quitar el plazo | Quitar los plazos',
   },
+  takes_nothing: {
+    what: '{title} no recoge nada | {count} tareas no recogen nada',
+    why: 'No se puede entregar ni texto, ni dirección, ni archivo.',
+    cure: 'Recoger texto | Recoger texto en cada una',
+  },
+  late_before_due: {
+    what: '{title} se recoge tarde hasta antes del plazo | {count} trabajos se recogen tarde hasta antes del plazo',
+    why: 'Así nada llega nunca tarde.',
+    cure: 'No recoger nada tarde',
+  },
+  pass_out_of_reach: {
+    what: '{title} se aprueba con {points} puntos de {total} | {count} trabajos piden para aprobar más puntos de los que hay',
+    why: 'Nadie puede aprobarla.',
+    cure: 'Aprobar con todos los puntos',
+  },
+  no_questions: {
+    what: '{title} no pregunta nada | {count} cuestionarios no preguntan nada',
+    why: 'Quien aprende encuentra un cuestionario en el que no hay nada que responder.',
+    cure: '',
+  },
+  question_unanswerable: {
+    what: 'La pregunta {question} de {title} no tiene respuesta correcta | {count} cuestionarios tienen preguntas sin respuesta correcta',
+    why: 'Nada está marcado como correcto, o no hay entre qué elegir.',
+    cure: '',
+  },
+  pool_uneven: {
+    what: 'En {title}, las preguntas de «{pool}» dan puntos distintos | {count} cuestionarios sacan de preguntas que dan puntos distintos',
+    why: 'Un intento puede dar entonces más que otro.',
+    cure: '',
+  },
+  pool_uneven_short: {
+    what: '{title} saca {draws} preguntas de «{pool}», que tiene {has} | {count} cuestionarios sacan más preguntas de las que hay',
+    why: 'Cada intento las recibe todas, y ninguna más.',
+    cure: '',
+  },
+  points_unlike_total: {
+    what: 'Las preguntas de {title} suman {points} puntos, y da {total} | En {count} cuestionarios las preguntas suman otra cosa que el total',
+    why: 'Lo que se cuenta sumando no es lo que se obtiene.',
+    cure: 'Que las preguntas digan el total',
+  },
+  limit_beyond_opening: {
+    what: '{title} da {limit} minutos y está abierto {open} | {count} cuestionarios dan más tiempo del que están abiertos',
+    why: 'A quien empieza al abrirse se le corta antes de que acabe su tiempo.',
+    cure: 'Dar lo que está abierto',
+  },
+  limit_too_short: {
+    what: 'Se espera que {title} lleve {minutes} minutos, y da {limit} | {count} cuestionarios dan menos tiempo del que se espera que lleven',
+    why: 'La mayoría no termina.',
+    cure: 'Dar lo que se espera',
+  },
+  no_time_between: {
+    what: '{title} tiene {tries} intentos con {wait} minutos entre ellos y está abierto {open} | En {count} cuestionarios las esperas no dejan tiempo para todos los intentos',
+    why: 'Los últimos intentos no se pueden empezar nunca.',
+    cure: 'Quitar la espera',
+  },
+  discussion_shut: {
+    what: '{title} está cerrado y se completa publicando | {count} debates están cerrados y se completan publicando',
+    why: 'Nadie puede publicar ahí, así que nadie lo completa nunca.',
+    cure: 'Abrirlo | Abrirlos',
+  },
+  choice_unseen: {
+    what: '{title} tiene una imagen para elegir que nadie describe, en la pregunta {question} | {count} cuestionarios tienen imágenes para elegir que nadie describe',
+    why: 'Quien no la ve no puede elegirla.',
+    cure: '',
+  },
+  film_silent: {
+    what: '{title} no tiene subtítulos | {count} películas no tienen subtítulos',
+    why: 'Quien no oye, o la ve donde hay ruido, no recibe nada de lo que se dice.',
+    cure: '',
+  },
+  watch_unnoticed: {
+    what: '{title} se completa viéndola, y nadie lo nota | {count} películas se completan viéndolas, y nadie lo nota',
+    why: 'Solo se sigue una película que es un archivo de aquí, con duración.',
+    cure: 'Que cuente abrirla | Que cuente abrirlas',
+  },
+  chapter_beyond: {
+    what: '{title} tiene una parte que empieza después del final | {count} películas tienen partes que empiezan después del final',
+    why: 'Nadie llega ahí. Quizá la película ya es otra.',
+    cure: 'Quitar esas partes',
+  },
+  meeting_nowhere: {
+    what: '{title} no tiene lugar | {count} clases no tienen lugar',
+    why: 'Nadie sabe adónde ir: no hay ni lugar ni sala en la red.',
+    cure: '',
+  },
+  attendance_unnoticed: {
+    what: '{title} se completa estando, y nadie dice quién estuvo | {count} clases se completan estando, y nadie dice quién estuvo',
+    why: 'Nadie lo completa nunca.',
+    cure: 'Que el equipo marque una lista',
+  },
+  survey_asks_nothing: {
+    what: '{title} no tiene nada que responder, o nada entre lo que elegir | {count} encuestas no tienen nada que responder, o nada entre lo que elegir',
+    why: 'Quien la abre no encuentra nada que decir.',
+    cure: '',
+  },
+  survey_too_few: {
+    what: '{title} quiere {least} respuestas antes de mostrar nada, y aquí aprenden {learners} | {count} encuestas quieren más respuestas antes de mostrar nada que personas hay',
+    why: 'Sus totales no se ven nunca.',
+    cure: '',
+  },
+  largest_beyond: {
+    what: '{title} dice {largest} MB y el curso recoge {limit} | {count} tareas dicen que recogen archivos más grandes que el curso',
+    why: 'Un archivo mayor se rechaza igualmente.',
+    cure: 'Dejarlo al curso',
+  },
   work_circle: {
     what: '{count} plazos se miden unos desde otros',
     why: 'En un círculo ninguno tiene fecha.',
@@ -364,6 +469,31 @@ export default {
     what: 'La contraseña de los visitantes es fácil de adivinar',
     why: 'Es corta, o está hecha de lo que todos saben del curso. Mejor tres palabras que no tengan que ver con él.',
     cure: '',
+  },
+  nothing_counted: {
+    what: 'Nada cuenta como hecho, aunque se pide',
+    why: 'La regla del curso, o de una sección, pregunta por lo que cuenta.',
+    cure: 'Prescindir de ello',
+  },
+  cannot_finish: {
+    what: 'El curso no se puede terminar | El curso no se puede terminar, por {count} motivos',
+    why: 'Ni siquiera quien hace todo lo consigue: {title}.',
+    cure: 'Arreglarlo',
+  },
+  section_cannot_give: {
+    what: 'Una sección pide {wants}, y cuentan {are} | {count} secciones piden más de lo que cuenta en ellas',
+    why: 'Nadie puede terminarla.',
+    cure: 'Pedir tantos como hay',
+  },
+  counted_unlisted: {
+    what: '{title} cuenta y no está en ninguna lista | {count} elementos cuentan y no están en ninguna lista',
+    why: 'Quien no tiene su dirección no lo nota nunca.',
+    cure: 'Ponerlo en la lista | Ponerlos en la lista',
+  },
+  all_due_at_once: {
+    what: '{count} elementos vencen todos el {day} | {count} elementos vencen todos el {day}',
+    why: 'Todos tienen la misma tarde para todo ello.',
+    cure: 'Repartirlos',
   },
   samples_showing: {
     what: '{title} se puede leer antes de entrar | {count} elementos se pueden leer antes de entrar',

@@ -1,4 +1,5 @@
 export default {
+  away: 'Pas de connexion : cela reprendra tout seul',
   onTheirWay: 'Fichiers en chemin',
   progress: 'Où en est {name}',
   waits: 'attend',

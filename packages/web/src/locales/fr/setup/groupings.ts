@@ -40,4 +40,30 @@ export default {
   joined:
     'Personne n’a rejoint : {group} | Une personne est maintenant ici : {group} | {count} sont maintenant ici : {group}',
   keeps: 'Chacun garde tout ce qu’il a fait.',
+  list: {
+    open: 'D’après une liste …',
+    title: 'Groupes d’après une liste : {name}',
+    lead: 'Une liste avec ce qui distingue les gens (un numéro, une adresse, un identifiant, sinon leurs noms) et une colonne avec le groupe de chacun. Personne n’entre dans le cours par elle.',
+    column: 'Colonne du groupe',
+    noColumn: 'Elle n’a que des adresses : il faut une colonne avec le groupe de chacun.',
+    row: '{name} (ligne {line})',
+    nobody:
+      'Une ligne n’est de personne qui apprend ici : {names} | {count} lignes ne sont de personne qui apprend ici : {names}',
+    unclear:
+      'Une ligne peut désigner plus d’une personne, ou une autre la contredit : {names} | {count} lignes peuvent désigner plus d’une personne, ou se contredisent : {names}',
+    byName:
+      'Prendre aussi la personne que seul son nom désigne | Prendre aussi les {count} que seul leur nom désigne',
+    unsaid:
+      'D’une personne elle ne dit rien ; elle reste où elle est. | De {count} personnes elle ne dit rien ; elles restent où elles sont.',
+    other: 'Une autre liste',
+    group: 'Groupe',
+    people: 'Apprenants',
+    is: 'État',
+    new: 'créé',
+    there: 'déjà là',
+    says: 'Personne n’entre dans un autre groupe ; groupes créés : {made}, sortent d’un autre : {moved} | Une personne entre dans un groupe ; groupes créés : {made}, sortent d’un autre : {moved} | {count} personnes entrent dans un groupe ; groupes créés : {made}, sortent d’un autre : {moved}',
+    long: '« {name} » dépasse les {most} caractères d’un nom.',
+    press: 'Les y mettre',
+    done: 'Personne n’a bougé | Une personne est dans son groupe | {count} personnes sont dans leurs groupes',
+  },
 };

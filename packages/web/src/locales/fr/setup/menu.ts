@@ -58,11 +58,18 @@ export default {
     kinds: {
       area: 'Un espace du cours',
       item: 'Une page du cours',
+      questions: 'Une discussion pour les questions, prête',
       institution: 'Une page de l’institut',
       address: 'Une adresse extérieure',
       group: 'Un groupe',
       divider: 'Un séparateur',
     },
+  },
+  ownLog: 'Les apprenants peuvent consulter le journal de ce qu’ils ont fait',
+  questions: {
+    title: 'Questions',
+    text: 'Posez ici ce que les autres voudraient savoir aussi. Voyez d’abord si la question est déjà là ; si vous connaissez une réponse, donnez-la.',
+    hint: 'Elle se tient dans l’unité d’ouverture, et cette entrée y mène. Qui ouvre un fil reçoit une lettre quand on lui répond.',
   },
   places: { legend: 'Où se trouve le menu', top: 'En haut', side: 'Sur le côté' },
   placeTexts: {

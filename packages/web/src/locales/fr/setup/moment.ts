@@ -9,6 +9,7 @@ export default {
   none: {
     ofWayOpens: 'Dès que le cours est ouvert',
     ofWayUntil: 'Il n’est pas fermé',
+    late: 'Rien n’est pris en retard',
     until: 'Cela reste ouvert',
     ofCourse: 'Cela reste affiché',
     due: 'Pas d’échéance',

@@ -12,6 +12,7 @@ export default {
     quiz: 'Nouveau questionnaire',
     discussion: 'Nouvelle discussion',
     meeting: 'Nouvelle séance',
+    survey: 'Nouvelle enquête',
     heading: 'Nouvel intertitre',
     folder: 'Nouveau dossier',
   },

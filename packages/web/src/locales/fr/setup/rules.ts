@@ -225,6 +225,111 @@ export default {
     why: 'Ce à partir de quoi on compte n’en a pas, ou a disparu.',
     cure: 'Enlever l’échéance | Enlever les échéances',
   },
+  takes_nothing: {
+    what: '{title} ne prend rien | {count} devoirs ne prennent rien',
+    why: 'On ne peut remettre ni texte, ni adresse, ni fichier.',
+    cure: 'Prendre un texte | Prendre un texte dans chacun',
+  },
+  late_before_due: {
+    what: '{title} est pris en retard jusqu’avant son échéance | {count} travaux sont pris en retard jusqu’avant leur échéance',
+    why: 'Alors rien n’est jamais en retard.',
+    cure: 'Ne rien prendre en retard',
+  },
+  pass_out_of_reach: {
+    what: '{title} se réussit avec {points} points sur {total} | {count} travaux demandent pour réussir plus de points qu’il n’y en a',
+    why: 'Personne ne peut le réussir.',
+    cure: 'Réussir avec tous les points',
+  },
+  no_questions: {
+    what: '{title} ne demande rien | {count} questionnaires ne demandent rien',
+    why: 'On y trouve un questionnaire où il n’y a rien à répondre.',
+    cure: '',
+  },
+  question_unanswerable: {
+    what: 'La question {question} de {title} n’a pas de réponse juste | {count} questionnaires ont des questions sans réponse juste',
+    why: 'Rien n’est indiqué comme juste, ou il n’y a rien entre quoi choisir.',
+    cure: '',
+  },
+  pool_uneven: {
+    what: 'Dans {title}, les questions de « {pool} » valent des points différents | {count} questionnaires tirent parmi des questions de points différents',
+    why: 'Un essai peut alors valoir plus qu’un autre.',
+    cure: '',
+  },
+  pool_uneven_short: {
+    what: '{title} tire {draws} questions de « {pool} », qui en a {has} | {count} questionnaires tirent plus de questions qu’il n’y en a',
+    why: 'Chaque essai les reçoit toutes, et pas davantage.',
+    cure: '',
+  },
+  points_unlike_total: {
+    what: 'Les questions de {title} font {points} points, et il en donne {total} | Dans {count} questionnaires, la somme des questions n’est pas le total',
+    why: 'Ce que l’on compte en additionnant n’est pas ce que l’on obtient.',
+    cure: 'Laisser les questions dire le total',
+  },
+  limit_beyond_opening: {
+    what: '{title} donne {limit} minutes et est ouvert {open} minutes | {count} questionnaires donnent plus de temps qu’ils ne sont ouverts',
+    why: 'Qui commence à l’ouverture est coupé avant la fin de son temps.',
+    cure: 'Donner la durée d’ouverture',
+  },
+  limit_too_short: {
+    what: '{title} devrait prendre {minutes} minutes, et en donne {limit} | {count} questionnaires donnent moins de temps qu’ils n’en devraient prendre',
+    why: 'La plupart ne finissent pas.',
+    cure: 'Donner la durée prévue',
+  },
+  no_time_between: {
+    what: '{title} a {tries} essais séparés de {wait} minutes et est ouvert {open} minutes | Dans {count} questionnaires, les attentes ne laissent pas de temps pour tous les essais',
+    why: 'Les derniers essais ne peuvent jamais commencer.',
+    cure: 'Enlever l’attente',
+  },
+  discussion_shut: {
+    what: '{title} est fermée et s’achève en publiant | {count} discussions sont fermées et s’achèvent en publiant',
+    why: 'Personne ne peut y publier, donc personne ne l’achève jamais.',
+    cure: 'L’ouvrir | Les ouvrir',
+  },
+  choice_unseen: {
+    what: '{title} a une image à choisir que personne ne décrit, à la question {question} | {count} quiz ont des images à choisir que personne ne décrit',
+    why: 'Qui ne la voit pas ne peut pas la choisir.',
+    cure: '',
+  },
+  film_silent: {
+    what: '{title} n’a pas de sous-titres | {count} films n’ont pas de sous-titres',
+    why: 'Qui n’entend pas, ou le regarde dans le bruit, n’a rien de ce qui est dit.',
+    cure: '',
+  },
+  watch_unnoticed: {
+    what: '{title} s’achève en le regardant, et personne ne le remarque | {count} films s’achèvent en les regardant, et personne ne le remarque',
+    why: 'Seul un film qui est un fichier ici, avec une durée, est suivi.',
+    cure: 'Que l’ouvrir compte | Que les ouvrir compte',
+  },
+  chapter_beyond: {
+    what: '{title} a une partie qui commence après sa fin | {count} films ont des parties qui commencent après leur fin',
+    why: 'Personne n’y arrive. Le film est peut-être un autre désormais.',
+    cure: 'Retirer ces parties',
+  },
+  meeting_nowhere: {
+    what: '{title} n’a pas de lieu | {count} séances n’ont pas de lieu',
+    why: 'Personne ne sait où aller : il n’y a ni lieu ni salle sur le réseau.',
+    cure: '',
+  },
+  attendance_unnoticed: {
+    what: '{title} s’achève en y étant, et personne ne dit qui y était | {count} séances s’achèvent en y étant, et personne ne dit qui y était',
+    why: 'Personne ne l’achève jamais.',
+    cure: 'Que l’équipe coche une liste',
+  },
+  survey_asks_nothing: {
+    what: '{title} n’a rien à quoi répondre, ou rien entre quoi choisir | {count} enquêtes n’ont rien à quoi répondre, ou rien entre quoi choisir',
+    why: 'Qui l’ouvre ne trouve rien à dire.',
+    cure: '',
+  },
+  survey_too_few: {
+    what: '{title} veut {least} réponses avant de montrer quoi que ce soit, et {learners} apprennent ici | {count} enquêtes veulent plus de réponses avant de montrer quoi que ce soit qu’il n’y a de monde',
+    why: 'Ses totaux ne se voient jamais.',
+    cure: '',
+  },
+  largest_beyond: {
+    what: '{title} dit {largest} Mo, et le cours en prend {limit} | {count} devoirs disent prendre de plus grands fichiers que le cours',
+    why: 'Un fichier plus grand est refusé quand même.',
+    cure: 'Laisser faire le cours',
+  },
   work_circle: {
     what: '{count} échéances se comptent l’une à partir de l’autre',
     why: 'En cercle, aucune n’a de date.',
@@ -364,6 +469,31 @@ export default {
     what: 'La phrase de passe des visiteurs se devine',
     why: 'Elle est courte, ou faite de ce que tous savent du cours. Trois mots sans rapport valent mieux.',
     cure: '',
+  },
+  nothing_counted: {
+    what: 'Rien ne compte comme fait, bien que ce soit demandé',
+    why: 'La règle du cours, ou d’une section, demande ce qui compte.',
+    cure: 'S’en passer',
+  },
+  cannot_finish: {
+    what: 'Le cours ne peut pas être terminé | Le cours ne peut pas être terminé, pour {count} raisons',
+    why: 'Même qui fait tout n’y arrive pas : {title}.',
+    cure: 'Le corriger',
+  },
+  section_cannot_give: {
+    what: 'Une section en veut {wants}, et {are} y comptent | {count} sections veulent plus que ce qui y compte',
+    why: 'Personne ne peut en finir.',
+    cure: 'En vouloir autant qu’il y en a',
+  },
+  counted_unlisted: {
+    what: '{title} compte et n’est dans aucune liste | {count} éléments comptent et ne sont dans aucune liste',
+    why: 'Qui n’a pas son adresse ne le remarque jamais.',
+    cure: 'Le mettre en liste | Les mettre en liste',
+  },
+  all_due_at_once: {
+    what: '{count} éléments sont tous à rendre le {day} | {count} éléments sont tous à rendre le {day}',
+    why: 'Tout le monde a la même soirée pour tout cela.',
+    cure: 'Les répartir',
   },
   samples_showing: {
     what: '{title} peut se lire avant l’inscription | {count} éléments peuvent se lire avant l’inscription',

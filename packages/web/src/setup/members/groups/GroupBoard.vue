@@ -10,7 +10,8 @@ import { usePlan } from '../../../stores/plan.ts';
 import SelectField from '../../../ui/fields/choice/SelectField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
+import ListGroupsDialog from './ListGroupsDialog.vue';
 import SplitDialog from './SplitDialog.vue';
 import { columnsOf, groupsOf, movesTo } from './board.ts';
 import type { BoardColumn, Picked } from './board.ts';
@@ -65,6 +66,7 @@ async function putDown({ group, name }: BoardColumn): Promise<void> {
 }
 const splitting = ref<BoardColumn | null>(null);
 const isSplitting = ref(false);
+const isListing = ref(false);
 function askHow(column: BoardColumn): void {
   splitting.value = column;
   isSplitting.value = true;
@@ -171,6 +173,13 @@ const sizeOf = ({ group, people }: BoardColumn): string =>
     <IconPlus :size="15" aria-hidden="true" />
     {{ t(isClasses ? 'setup.groupings.addClass' : 'setup.groupings.addGroup') }}
   </PushButton>
+  <template v-if="!isClasses && mayMove">
+    {{ ' ' }}
+    <PushButton small :aria-label="t('setup.groupings.list.title', { name })" @click="isListing = true">
+      {{ t('setup.groupings.list.open') }}
+    </PushButton>
+    <ListGroupsDialog v-model="isListing" :grouping="grouping" :name="name" @said="emit('said', $event)" />
+  </template>
   <SplitDialog v-model="isSplitting" :column="splitting" @said="emit('said', $event)" />
   <DialogBox v-model="isJoining" :title="t('setup.groupings.joinTitle', { name: joining?.name ?? '' })">
     <SelectField

@@ -8,7 +8,7 @@ import DraftField from '../../../ui/fields/DraftField.vue';
 import NumberField from '../../../ui/fields/NumberField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import type { BoardColumn } from './board.ts';
 
 /** Null: none is being split. */

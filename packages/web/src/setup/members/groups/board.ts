@@ -72,3 +72,36 @@ export function movesTo(
     return add.length + leave.length === 0 ? [] : [{ group, add, leave }];
   });
 }
+
+export interface Places {
+  /** Of groups that there are; one that has no id yet has nobody in it. */
+  readonly edits: Extract<EditMembers, { act: 'groups' }>['groups'];
+  /** Who is not where they are to be yet, and of these, who goes out of another group of the division. */
+  readonly coming: number;
+  readonly moved: number;
+}
+
+/** @param wanted who is to be in which group of the division, and in none of the others */
+export function placesAs(
+  members: readonly Member[],
+  groups: Groups,
+  wanted: readonly { readonly id: string | null; readonly people: readonly string[] }[],
+): Places {
+  const groupsBy = new Map(members.map(({ person, groups: all }) => [person, new Set(all)]));
+  const targets = new Map(wanted.flatMap((one) => one.people.map((person) => [person, one] as const)));
+  const isIn = (person: string, id: string | null): boolean =>
+    id !== null && groupsBy.get(person)?.has(id) === true;
+  const ids = [...new Set([...groups.map(([id]) => id), ...wanted.flatMap(({ id }) => id ?? [])])];
+  const edits = ids.flatMap((group) => {
+    const add = wanted.flatMap((one) =>
+      one.id === group ? one.people.filter((person) => !isIn(person, group)) : [],
+    );
+    const leave = [...targets].flatMap(([person, { id }]) =>
+      id !== group && isIn(person, group) ? [person] : [],
+    );
+    return add.length + leave.length === 0 ? [] : [{ group, add, leave }];
+  });
+  const coming = [...targets].filter(([person, { id }]) => !isIn(person, id)).map(([person]) => person);
+  const leaving = new Set(edits.flatMap(({ leave }) => leave));
+  return { edits, coming: coming.length, moved: leaving.size };
+}

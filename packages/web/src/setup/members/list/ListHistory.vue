@@ -11,7 +11,7 @@ import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import PlainTable from '../../../ui/frame/PlainTable.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 
 type Taken = ListsAnswer['lists'][number];
 const emit = defineEmits<{ said: [words: string] }>();

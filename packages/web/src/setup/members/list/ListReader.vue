@@ -4,20 +4,20 @@ import { IconArrowBack } from '@tabler/icons-vue';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
-import { formatBytes } from '../../../words/bytes.ts';
 import SeveralField from '../../../ui/fields/choice/SeveralField.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import ListColumns from './ListColumns.vue';
 import ListGone from './ListGone.vue';
 import ListQuestions from './ListQuestions.vue';
 import ListRows from './ListRows.vue';
 import ListStart from './ListStart.vue';
 import { useList } from './use-list.ts';
+import { useRefusal } from './use-refusal.ts';
 import type { ListSource } from './use-list.ts';
 
 const emit = defineEmits<{ back: []; taken: [words: string] }>();
-const { t, n, locale } = useI18n();
+const { t, n } = useI18n();
 const plan = usePlan();
 const list = useList(() => plan.course!.id);
 const { source, held, there, counts, going, step, isBroken, isAnew, overlong, remove } = list;
@@ -32,15 +32,7 @@ const comes = computed(() => {
   return [...parts, ...(going.value === 0 ? [] : [t('setup.members.list.does.gone', going.value)])];
 });
 const isNothing = computed(() => comes.value.length === 0);
-const refusal = computed(() => {
-  if (held.value?.ok !== false) return null;
-  const { code, ...rest } = held.value.refusal;
-  const inBytes = code === 'unpacks';
-  const figures = Object.fromEntries(
-    Object.entries(rest).map(([key, value]) => [key, inBytes ? formatBytes(value, locale.value) : n(value)]),
-  );
-  return t(`setup.members.list.refused.${code}`, figures);
-});
+const refusal = useRefusal(held);
 const classOptions = computed(() =>
   (there.value?.classes ?? []).map(({ name, rows }) => ({ value: name, title: `${name} · ${n(rows)}` })),
 );

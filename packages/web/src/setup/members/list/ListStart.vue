@@ -10,6 +10,8 @@ import FilePicker from '../../../ui/frame/FilePicker.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import type { ListSource } from './use-list.ts';
 
+/** What the list is for, where it is not a class list. */
+defineProps<{ lead?: string }>();
 const emit = defineEmits<{ come: [source: ListSource] }>();
 const { t, locale } = useI18n();
 const pasted = ref('');
@@ -47,8 +49,10 @@ function drop(event: DragEvent): void {
 
 <template>
   <section class="start" aria-labelledby="list-start">
-    <h2 id="list-start">{{ t('setup.members.readList') }}</h2>
-    <p class="soft lead">{{ t('setup.members.list.lead') }}</p>
+    <h2 id="list-start" :class="{ 'visually-hidden': lead !== undefined }">
+      {{ t('setup.members.readList') }}
+    </h2>
+    <p class="soft lead">{{ lead ?? t('setup.members.list.lead') }}</p>
     <div class="ways">
       <div
         :class="['file', { over: isOver }]"

@@ -7,7 +7,7 @@ import { ask } from '../../../api/client.ts';
 import { useMomentWords } from '../../../stores/moment-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import WayCard from '../ways/WayCard.vue';
 import type { Ways } from '../ways/use-ways.ts';
 import RegistryAsked from './RegistryAsked.vue';

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { ComputedRef, Ref, ShallowRef } from 'vue';
 import { ask } from '../../../api/client.ts';
 import { usePlan } from '../../../stores/plan.ts';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import { useStanding } from '../use-standing.ts';
 
 export interface RegistryHeld {

@@ -13,7 +13,7 @@ import DialogBox from '../../../ui/frame/DialogBox.vue';
 import IconButton from '../../../ui/frame/IconButton.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import { keepsInstructor } from '../member-rows.ts';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import { useCopied } from '../use-copied.ts';
 
 const props = defineProps<{ chosen: readonly string[] }>();

@@ -12,7 +12,7 @@ import DraftField from '../../../ui/fields/DraftField.vue';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import MoveButtons from '../../fields/MoveButtons.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 
 /** Whom it is of; nobody chosen: everybody on the course. */
 const props = defineProps<{ chosen: readonly string[] }>();

@@ -8,7 +8,7 @@ import { ask } from '../../../api/client.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
-import { useAttempt } from '../use-attempt.ts';
+import { useAttempt } from '../../../words/use-attempt.ts';
 import { useCopied } from '../use-copied.ts';
 import { qrPicture } from './qr-picture.ts';
 import { useWaysAct } from './use-ways.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** By paying: what it costs whom and until when, and what has been paid. */
 import type { WaysInAnswer } from '@itinerary/contract';
-import { MAX_AMOUNT, PERSON_KINDS } from '@itinerary/core';
+import { MAX_AMOUNT, MAX_MONTHS, PERSON_KINDS } from '@itinerary/core';
 import type { PlannedMoment, Price, WayIn } from '@itinerary/core';
 import { digitsOf } from '@itinerary/core/people';
 import { computed, ref } from 'vue';
@@ -53,6 +53,7 @@ const EMPTY: Price = {
   amount: 0,
   reduced: null,
   byKind: { teaching: null, staff: null, learner: null, visitor: null },
+  months: null,
 };
 const unit = (price: Price): number => 10 ** digitsOf(price.currency);
 /** As it is read: 120.5 of what is kept as 12050. */
@@ -69,6 +70,7 @@ const inCurrency = (price: Price, currency: string): Price => {
   const some = (amount: number | null): number | null => (amount === null ? null : of(amount));
   const { teaching, staff, learner, visitor } = price.byKind;
   return {
+    ...price,
     currency,
     amount: of(price.amount),
     reduced: price.reduced === null ? null : { ...price.reduced, amount: of(price.reduced.amount) },
@@ -141,6 +143,17 @@ async function giveBack(): Promise<void> {
         />
       </div>
       <template v-if="way.price !== null">
+        <NumberField
+          :label="t('setup.members.ways.priced.months')"
+          :number="way.price.months"
+          :least="1"
+          :most="MAX_MONTHS"
+          :readonly="plan.isReadonly"
+          @set="set({ price: { ...way.price, months: $event } })"
+        />
+        <p v-if="way.price.months !== null" class="soft">
+          {{ t('setup.members.ways.priced.renews', { months: way.price.months }, way.price.months) }}
+        </p>
         <CheckField
           :checked="way.price.reduced !== null"
           :disabled="plan.isReadonly"
@@ -223,6 +236,13 @@ async function giveBack(): Promise<void> {
               }}</span>
               <span v-if="one.receipt !== null" class="soft figures">
                 {{ t('setup.members.ways.paid.receipt', { number: one.receipt }) }}
+              </span>
+              <span v-if="one.state === 'paid' && one.paidUntil !== null" class="soft figures">
+                {{
+                  t(`setup.members.ways.paid.${one.isStopped ? 'ends' : 'until'}`, {
+                    until: when(Date.parse(one.paidUntil), zone),
+                  })
+                }}
               </span>
             </td>
             <td class="figures">{{ when(Date.parse(one.at), zone) }}</td>

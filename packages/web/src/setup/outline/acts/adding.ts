@@ -7,7 +7,7 @@ import {
   livingSections,
   MAX_EDITS,
   MAX_TITLE,
-  newItem,
+  newItemIn,
   newSection,
   sectionOf,
 } from '@itinerary/core';
@@ -80,7 +80,7 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
       if (await addSection()) await addItem(kind);
       return;
     }
-    const node = newItem(kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
+    const node = newItemIn(course.value, kind, { id: newId(), title: t(`setup.outline.fresh.${kind}`) });
     prepare(where.parent);
     if (!plan.change([{ kind: 'insert', ...where, node }])) return;
     if (isContentKind(kind)) open(node.id);
@@ -105,7 +105,7 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
       const made =
         node.kind === 'section'
           ? newSection({ id: newId(), title })
-          : newItem(node.kind, { id: newId(), title });
+          : newItemIn(course.value, node.kind, { id: newId(), title });
       edits.push({ kind: 'insert', parent, after, node: made });
       after = made.id;
     }
@@ -121,7 +121,11 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     uploads.add(file, (answer) => {
       const where = seat();
       if (where === null) return;
-      const node = newItem('file', { id: newId(), title: titleOf(answer.name), file: asRef(answer) });
+      const node = newItemIn(course.value, 'file', {
+        id: newId(),
+        title: titleOf(answer.name),
+        file: asRef(answer),
+      });
       if (plan.change([{ kind: 'insert', ...where, node }])) focusedRow.value = node.id;
     });
   }

@@ -4,7 +4,7 @@ import { applyChange, findNode, momentsOf, planCourse, setMoment, timeSchema } f
 import type { Edit, PlannedMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords, ownMoment } from '../../../learner/words/moment-words.ts';
+import { momentWords, ownMoment } from '../../../words/moment-words.ts';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';
 import DialogBox from '../../../ui/frame/DialogBox.vue';

@@ -16,7 +16,7 @@ import SelectField from '../../../ui/fields/choice/SelectField.vue';
 
 const props = defineProps<{
   id: string;
-  field: 'due' | 'held' | 'opens' | 'until';
+  field: 'due' | 'held' | 'opens' | 'until' | 'late';
   /** It stands in no section: "this section" means nothing to it. */
   ofCourse?: boolean;
   /** It is of a way into the course, and says so where it has none. */
@@ -58,7 +58,7 @@ const ways = computed(() =>
     title: t(value === 'none' ? `setup.moment.none.${noneOf()}` : `setup.moment.ways.${value}`),
   })),
 );
-const isEnd = computed(() => props.field === 'due' || props.field === 'until');
+const isEnd = computed(() => ['due', 'until', 'late'].includes(props.field));
 const edge = computed(() => (isEnd.value ? 'end' : 'start'));
 const time = computed(() =>
   moment.value !== null && moment.value.kind !== 'usual' ? moment.value.time : null,
@@ -217,7 +217,7 @@ const weekdays = computed(() =>
     class="time"
     name="moment-time"
     :time="moment.time"
-    :label="t(`setup.moment.time.${field}`)"
+    :label="t(`setup.moment.time.${field === 'late' ? 'until' : field}`)"
     live
     @set="setTime"
   />

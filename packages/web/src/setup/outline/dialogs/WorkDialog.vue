@@ -4,7 +4,7 @@ import { listOutcomes, numberOf, workTable } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ItemSign from '../../../learner/outline/ItemSign.vue';
-import { momentWords } from '../../../learner/words/moment-words.ts';
+import { momentWords } from '../../../words/moment-words.ts';
 import PlainTable from '../../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../../stores/plan.ts';
 import { useSession } from '../../../stores/session.ts';

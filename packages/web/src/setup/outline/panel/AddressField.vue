@@ -1,12 +1,21 @@
 <script setup lang="ts">
-/** Where a link or a video leads. */
+/** Where something leads: a link, a video, a meeting's room. */
 import { addressSchema } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VTextField } from 'vuetify/components/VTextField';
 import { usePlan } from '../../../stores/plan.ts';
 
-const props = defineProps<{ target: string; address: string | null; readonly: boolean }>();
+const props = withDefaults(
+  defineProps<{
+    target: string;
+    address: string | null;
+    readonly: boolean;
+    field?: 'address' | 'room' | 'recording';
+    label?: string | null;
+  }>(),
+  { field: 'address', label: null },
+);
 const { t } = useI18n();
 const plan = usePlan();
 
@@ -28,9 +37,15 @@ function type(next: string): void {
   typed.value = next;
   if (!isAddress.value) return;
   const whole = full(next);
-  plan.set(props.target, 'address', whole === '' ? null : whole, stored.value === '' ? null : stored.value, {
-    typing: true,
-  });
+  plan.set(
+    props.target,
+    props.field,
+    whole === '' ? null : whole,
+    stored.value === '' ? null : stored.value,
+    {
+      typing: true,
+    },
+  );
 }
 </script>
 
@@ -39,8 +54,8 @@ function type(next: string): void {
     :model-value="typed"
     class="figures-field"
     inputmode="url"
-    name="address"
-    :label="t('setup.outline.address')"
+    :name="field"
+    :label="label ?? t('setup.outline.address')"
     :hint="t('setup.outline.addressHint')"
     persistent-hint
     :readonly="readonly"

@@ -1,17 +1,8 @@
 <script setup lang="ts">
 /** Who gets a section or item, when, and what counts as done: all that decides about it besides its words. */
 import { IconHandStop } from '@tabler/icons-vue';
-import {
-  heldAt,
-  holdEdit,
-  isContent,
-  momentsOf,
-  resolveAccess,
-  stateAt,
-  traitsOf,
-  waitsOf,
-} from '@itinerary/core';
-import type { ChangedBy, CourseNode, DoneRule, FieldValue, GroupWork } from '@itinerary/core';
+import { heldAt, holdEdit, isContent, momentsOf, resolveAccess, stateAt, waitsOf } from '@itinerary/core';
+import type { ChangedBy, CourseNode, FieldValue, GroupWork } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { openingSentence } from '../../../learner/words/opening-words.ts';
@@ -20,6 +11,7 @@ import { useSession } from '../../../stores/session.ts';
 import SelectField from '../../../ui/fields/choice/SelectField.vue';
 import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import HeldNote from '../../held/HeldNote.vue';
+import DoneField from '../../progress/DoneField.vue';
 import RuleDialog from '../../rules/RuleDialog.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import BareButton from '../../../ui/frame/BareButton.vue';
@@ -56,24 +48,10 @@ const sentence = computed(() => {
   return view === null ? t('setup.rules_editor.atOnce') : openingSentence(view, say);
 });
 
-const doneBy = computed(() => (isContent(props.node) ? (props.node.done?.by ?? 'none') : 'none'));
-const doneKinds = computed((): readonly (DoneRule['by'] | 'none')[] => [
-  'none',
-  ...traitsOf(props.node).doneBy,
-]);
-function chooseDone(by: DoneRule['by'] | 'none'): void {
-  if (by === 'none') set('done', null);
-  else if (by === 'scored') set('done', { by, least: 60 });
-  else if (by === 'posted') set('done', { by, least: 1 });
-  else set('done', { by });
-}
 const asCourse = computed(() => ({ value: null, title: t('setup.gates.asCourse') }));
 const MODES: readonly GroupWork[] = ['none', 'apart', 'beside'];
 const CHANGED_BY: readonly ChangedBy[] = ['staff', 'learners'];
 // The same list is the same array: a list to choose from is not drawn anew for the next node.
-const doneOptions = computed(() =>
-  doneKinds.value.map((value) => ({ value, title: t(`setup.gates.doneBy.${value}`) })),
-);
 const closedOptions = computed(() => [
   asCourse.value,
   { value: 'name' as const, title: t('setup.gates.name') },
@@ -118,13 +96,11 @@ function hold(): void {
       {{ t('setup.gates.inOrder') }}
     </CheckField>
     <div class="pair">
-      <SelectField
-        v-if="has('done')"
-        :label="t('setup.gates.done')"
-        :value="doneBy"
-        :options="doneOptions"
-        :disabled="readonly"
-        @choose="chooseDone"
+      <DoneField
+        v-if="isContent(node)"
+        :item="node"
+        :readonly="readonly"
+        @set="set('done', $event as FieldValue)"
       />
       <SelectField
         :label="t('setup.gates.closed')"

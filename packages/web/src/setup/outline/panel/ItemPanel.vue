@@ -17,7 +17,7 @@ import {
 import type { Accent, CourseNode, FieldValue } from '@itinerary/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { momentWords } from '../../../learner/words/moment-words.ts';
+import { momentWords } from '../../../words/moment-words.ts';
 import { VRadio } from 'vuetify/components/VRadio';
 import { VRadioGroup } from 'vuetify/components/VRadioGroup';
 import { usePlan } from '../../../stores/plan.ts';
@@ -29,8 +29,14 @@ import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import DraftField from '../../../ui/fields/DraftField.vue';
 import FileField from '../../files/FileField.vue';
 import AddressField from './AddressField.vue';
+import DiscussionFields from './DiscussionFields.vue';
+import FilmFields from '../film/FilmFields.vue';
 import GateFields from './GateFields.vue';
+import HandInFields from './HandInFields.vue';
 import LengthField from './LengthField.vue';
+import MeetingFields from './MeetingFields.vue';
+import SurveyFields from '../survey/SurveyFields.vue';
+import QuizFields from '../quiz/QuizFields.vue';
 import OutcomeChoice from './OutcomeChoice.vue';
 import PushButton from '../../../ui/frame/PushButton.vue';
 import BareButton from '../../../ui/frame/BareButton.vue';
@@ -153,6 +159,7 @@ const moments = computed(() => {
       :readonly="readonly"
       @type="setText('place', $event)"
     />
+    <QuizFields v-if="node.kind === 'quiz'" :key="node.id" :item="node" :readonly="readonly" />
     <TextField
       v-if="isContent(node)"
       :target="node.id"
@@ -160,6 +167,11 @@ const moments = computed(() => {
       :hash="node.text"
       :label="t('setup.outline.text')"
     />
+    <FilmFields v-if="node.kind === 'video'" :key="node.id" :item="node" :readonly="readonly" />
+    <MeetingFields v-if="node.kind === 'meeting'" :key="node.id" :item="node" :readonly="readonly" />
+    <SurveyFields v-if="node.kind === 'survey'" :key="node.id" :item="node" :readonly="readonly" />
+    <DiscussionFields v-if="node.kind === 'discussion'" :key="node.id" :item="node" :readonly="readonly" />
+    <HandInFields v-if="node.kind === 'assignment'" :key="node.id" :item="node" :readonly="readonly" />
     <DraftField
       v-if="traitsOf(node).part !== 'mark'"
       name="summary"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** How long a video plays, written as people write it: 3:40, or 1:02:10. */
+import { readLength, writeLength } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
 import DraftField from '../../../ui/fields/DraftField.vue';
-import { readLength, writeLength } from './video-length.ts';
 
 const props = defineProps<{ target: string; seconds: number | null; readonly: boolean }>();
 const { t } = useI18n();

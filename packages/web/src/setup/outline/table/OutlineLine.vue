@@ -15,7 +15,7 @@ import { computed, onUpdated, ref, watchPostEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { formatDays, formatMinutes } from '../../../words/dates.ts';
 import ItemSign from '../../../learner/outline/ItemSign.vue';
-import { momentWords } from '../../../learner/words/moment-words.ts';
+import { momentWords } from '../../../words/moment-words.ts';
 import { sectionTitle } from '../../../learner/words/titles.ts';
 import { useSession } from '../../../stores/session.ts';
 import { countDrawing } from '../../../ui/course/drawings.ts';

@@ -9,6 +9,8 @@ export interface Choice<Of> {
   /** What it comes to, as figures. */
   readonly text?: string;
   readonly disabled?: boolean;
+  /** Above its title. */
+  readonly picture?: { readonly src: string; readonly alt: string } | undefined;
 }
 
 defineProps<{
@@ -43,6 +45,7 @@ const emit = defineEmits<{ choose: [value: Value] }>();
     >
       <template #label>
         <span class="words">
+          <img v-if="one.picture" :src="one.picture.src" :alt="one.picture.alt" />
           {{ one.title }}
           <span v-if="one.text" class="soft figures computed">{{ one.text }}</span>
         </span>
@@ -90,6 +93,16 @@ const emit = defineEmits<{ choose: [value: Value] }>();
   gap: 0 12px;
   justify-content: space-between;
   color: var(--ink);
+}
+
+.words img {
+  max-width: min(320px, 100%);
+  max-height: 220px;
+  object-fit: contain;
+}
+
+.words img + * {
+  flex-basis: 100%;
 }
 
 .computed {

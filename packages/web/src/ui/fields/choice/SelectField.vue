@@ -26,16 +26,20 @@ const line = ({ value, title, disabled }: SelectOption<Value>): object => ({
   title,
   props: disabled === true ? { disabled: true } : {},
 });
-/** What stands alone, then each group under its heading. */
-const items = computed(() => {
+/**
+ * What stands alone, then each group under its heading: the same array for the same lines, whoever makes them anew with
+ * every drawing. With other ones the library builds an open list up again, and a press that falls in between is lost.
+ */
+const items = computed<readonly object[]>((before) => {
   const groups = [...new Set(props.options.flatMap(({ group }) => group ?? []))];
-  return [
+  const now = [
     ...props.options.filter(({ group }) => group === undefined).map(line),
     ...groups.flatMap((group) => [
       { type: 'subheader', title: group },
       ...props.options.filter((one) => one.group === group).map(line),
     ]),
   ];
+  return before !== undefined && JSON.stringify(before) === JSON.stringify(now) ? before : now;
 });
 
 function choose(key: unknown): void {

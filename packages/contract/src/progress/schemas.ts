@@ -1,0 +1,157 @@
+/** Where learners stand in a course: each of them for themselves, and all of them for staff. */
+import { deedSchema, DONE_BY, ITEM_KINDS, storableSchema } from '@itinerary/core';
+import type { DeepReadonly } from '@itinerary/core';
+import { z } from 'zod';
+
+const moment = z.iso.datetime().nullable();
+/** So much of so much; null: nothing counts. */
+const partSchema = z.object({ done: z.number(), counted: z.number() }).nullable();
+const sharesSchema = z.object({ items: partSchema, minutes: partSchema });
+const doneBySchema = z.enum(['rule', 'staff', 'kept']);
+
+const itemProgressSchema = z.object({
+  id: z.string(),
+  kind: z.enum(ITEM_KINDS),
+  number: z.string().nullable(),
+  title: z.string(),
+  section: z.string(),
+  since: moment,
+  by: doneBySchema.nullable(),
+  match: z.enum(['all', 'any']),
+  conditions: z.array(
+    z.object({
+      by: z.enum(DONE_BY),
+      wants: z.number().nullable(),
+      has: z.number().nullable(),
+      since: moment,
+    }),
+  ),
+  behindSince: moment,
+});
+
+/** Where one learner stands, as they are told it themselves. */
+export const progressSchema = z.object({
+  zone: z.string(),
+  /** Null: the course does not show how much of it is done. */
+  share: sharesSchema.nullable(),
+  /** Since when the course is done; null: it is not. */
+  since: moment,
+  /** What is said to whoever has done it; null: nothing, or they have not. */
+  words: z.string().nullable(),
+  sections: z.array(
+    z.object({
+      id: z.string(),
+      number: z.string().nullable(),
+      /** Null: it is called by its days. */
+      title: z.string().nullable(),
+      days: z.object({ first: z.iso.date(), last: z.iso.date() }).nullable(),
+      share: sharesSchema.nullable(),
+      since: moment,
+    }),
+  ),
+  /**
+   * Those that they get at that moment; of others their number alone is in the shares. Where the course shows no marks of
+   * what is done, the next and what is behind, and no sections.
+   */
+  items: z.array(itemProgressSchema),
+  next: z.string().nullable(),
+  /** Ids; null: the course does not show whether one keeps pace. */
+  behind: z.array(z.string()).nullable(),
+  /** In minutes, what is behind takes. */
+  behindMinutes: z.number(),
+  ahead: z.int(),
+});
+export type ProgressAnswer = DeepReadonly<z.infer<typeof progressSchema>>;
+
+/** How much of what counts one has done in each course that one learns in. */
+export const allProgressSchema = z.object({
+  courses: z.array(
+    z.object({
+      course: z.string(),
+      share: partSchema,
+      since: moment,
+      behind: z.int(),
+      next: z.object({ id: z.string(), title: z.string() }).nullable(),
+    }),
+  ),
+});
+export type AllProgressAnswer = DeepReadonly<z.infer<typeof allProgressSchema>>;
+
+/**
+ * Learners by items. A cell is one letter: `d` done, `s` done as staff say, `k` done by an earlier rule, `b` behind, `o`
+ * not done, `-` it is not for them.
+ */
+export const gridSchema = z.object({
+  zone: z.string(),
+  /** When it was reckoned. */
+  at: z.iso.datetime(),
+  groups: z.array(z.object({ id: z.string(), name: z.string() })),
+  sections: z.array(
+    z.object({ id: z.string(), number: z.string().nullable(), title: z.string().nullable() }),
+  ),
+  items: z.array(
+    z.object({
+      id: z.string(),
+      kind: z.enum(ITEM_KINDS),
+      number: z.string().nullable(),
+      title: z.string(),
+      section: z.string(),
+      /** How many of those whom it is for are done with it, and how many are behind with it. */
+      done: z.int(),
+      behind: z.int(),
+      of: z.int(),
+    }),
+  ),
+  people: z.array(
+    z.object({
+      person: z.string(),
+      name: z.string(),
+      groups: z.array(z.string()),
+      cells: z.string(),
+      done: z.int(),
+      counted: z.int(),
+      behind: z.int(),
+      /** When they were last in the course. */
+      lastHere: moment,
+      since: moment,
+      /** The item at which they stand: the first that is behind, else the next. */
+      standsAt: z.string().nullable(),
+    }),
+  ),
+});
+export type GridAnswer = DeepReadonly<z.infer<typeof gridSchema>>;
+
+export const MAX_REASON = 500;
+export const MOST_MARKED = 500;
+/** Done, or not, as staff say; what is taken back counts no more, whatever it was. */
+export const markDoneSchema = z.strictObject({
+  people: z.array(z.string().max(60)).min(1).max(MOST_MARKED),
+  what: z.enum(['marked', 'unmarked', 'taken_back']),
+  reason: storableSchema.trim().min(1).max(MAX_REASON),
+});
+export type MarkDone = z.infer<typeof markDoneSchema>;
+
+/** All that is known of one learner, for staff: where they stand, and every deed. */
+export const learnerSchema = z.object({
+  person: z.object({ id: z.string(), name: z.string(), joinedAt: z.iso.datetime() }),
+  progress: progressSchema,
+  /** The latest first. */
+  deeds: z.array(
+    z.object({
+      item: z.string(),
+      at: z.iso.datetime(),
+      deed: deedSchema,
+      /** Staff who have said it, and why. */
+      by: z.string().nullable(),
+      reason: z.string().nullable(),
+    }),
+  ),
+});
+export type LearnerAnswer = DeepReadonly<z.infer<typeof learnerSchema>>;
+
+/** Who would gain what is done, and who would lose it, if the plan were changed so. */
+export const whoMovesSchema = z.object({
+  gains: z.array(z.object({ person: z.string(), name: z.string(), of: z.array(z.string()) })),
+  loses: z.array(z.object({ person: z.string(), name: z.string(), of: z.array(z.string()) })),
+});
+export type WhoMovesAnswer = DeepReadonly<z.infer<typeof whoMovesSchema>>;

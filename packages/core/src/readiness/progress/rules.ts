@@ -1,0 +1,12 @@
+/** The rules of Progress, in the order in which their findings are listed. */
+import type { Rule } from '../rule.ts';
+import { cannotFinish } from './cannot-finish.ts';
+import { allDueAtOnce, countedUnlisted, nothingCounted, sectionCannotGive } from './counting.ts';
+
+export const PROGRESS_RULES: readonly Rule[] = [
+  nothingCounted,
+  cannotFinish,
+  sectionCannotGive,
+  countedUnlisted,
+  allDueAtOnce,
+];

@@ -1,0 +1,126 @@
+/** What a survey asks. */
+export default {
+  title: 'The survey',
+  asks: 'It asks nothing yet. | It asks one question. | It asks {count} questions.',
+  open: 'Write the questions …',
+  openSome: 'The questions …',
+  anonymous: 'Anonymous, always: no answer is kept with whoever gave it.',
+  least: 'Totals are shown from so many answers on',
+  look: 'What it came to',
+  dialog: 'Questions: {title}',
+  add: 'Add a question',
+  load: 'Load a ready set …',
+  empty: 'No question yet. Write one, or load a set that is ready.',
+  list: 'Questions',
+  fresh: 'New question',
+  low: 'not at all',
+  high: 'entirely',
+  choice: 'Choice {number}',
+  kinds: {
+    scale: 'A scale',
+    single: 'Choose one',
+    several: 'Choose several',
+    open: 'In one’s own words',
+  },
+  kind: 'Kind',
+  needed: 'A question needs words.',
+  up: 'Move question {number} up',
+  down: 'Move question {number} down',
+  remove: 'Take question {number} out',
+  text: 'What it asks',
+  steps: 'Steps',
+  lowLabel: 'What the first says',
+  highLabel: 'What the last says',
+  choiceText: 'Choice',
+  removeChoice: 'Take “{text}” out',
+  another: 'One more choice',
+  sets: {
+    start: {
+      title: 'Expectations at the start',
+      why: {
+        text: 'Why are you here?',
+        c1: 'It is part of my degree',
+        c2: 'I want it for my work',
+        c3: 'I am curious',
+        c4: 'Somebody recommended it',
+        c5: 'Something else',
+      },
+      know: {
+        text: 'How much of the subject do you know already?',
+        low: 'nothing',
+        high: 'a great deal',
+      },
+      hours: {
+        text: 'How many hours a week can you give it?',
+        c1: 'fewer than two',
+        c2: 'two to four',
+        c3: 'five to eight',
+        c4: 'more than eight',
+      },
+      hope: {
+        text: 'What do you hope to be able to do at the end?',
+      },
+      worry: {
+        text: 'What worries you about it?',
+      },
+    },
+    unit: {
+      title: 'How this unit went',
+      clear: {
+        text: 'How clear was it what you were to do?',
+        low: 'not at all',
+        high: 'entirely',
+      },
+      pace: {
+        text: 'How did its pace suit you?',
+        c1: 'too slow',
+        c2: 'about right',
+        c3: 'too fast',
+      },
+      helped: {
+        text: 'What helped you?',
+        c1: 'the readings',
+        c2: 'the films',
+        c3: 'the work',
+        c4: 'the others',
+        c5: 'the meetings',
+      },
+      muddy: {
+        text: 'What is still muddy?',
+      },
+      keep: {
+        text: 'What should stay as it is?',
+      },
+    },
+    course: {
+      title: 'How the course went',
+      learnt: {
+        text: 'How much have you learnt?',
+        low: 'hardly anything',
+        high: 'very much',
+      },
+      work: {
+        text: 'How was the amount of work?',
+        c1: 'too little',
+        c2: 'about right',
+        c3: 'too much',
+      },
+      feedback: {
+        text: 'Did what came back to you help you go on?',
+        low: 'not at all',
+        high: 'every time',
+      },
+      ready: {
+        text: 'How ready do you feel to use it?',
+        low: 'not at all',
+        high: 'tomorrow',
+      },
+      best: {
+        text: 'What was best?',
+      },
+      change: {
+        text: 'What would you change first?',
+      },
+    },
+  },
+};

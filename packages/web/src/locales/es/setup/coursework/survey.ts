@@ -1,0 +1,126 @@
+/** Lo que pregunta una encuesta. */
+export default {
+  title: 'La encuesta',
+  asks: 'Aún no pregunta nada. | Hace una pregunta. | Hace {count} preguntas.',
+  open: 'Escribir las preguntas …',
+  openSome: 'Las preguntas …',
+  anonymous: 'Anónima siempre: ninguna respuesta se guarda con quien la dio.',
+  least: 'Los totales se muestran a partir de tantas respuestas',
+  look: 'Lo que dio',
+  dialog: 'Preguntas: {title}',
+  add: 'Añadir una pregunta',
+  load: 'Cargar un juego preparado …',
+  empty: 'Aún no hay preguntas. Escribe una, o carga un juego preparado.',
+  list: 'Preguntas',
+  fresh: 'Pregunta nueva',
+  low: 'nada',
+  high: 'del todo',
+  choice: 'Opción {number}',
+  kinds: {
+    scale: 'Una escala',
+    single: 'Elegir una',
+    several: 'Elegir varias',
+    open: 'Con palabras propias',
+  },
+  kind: 'Tipo',
+  needed: 'Una pregunta necesita palabras.',
+  up: 'Subir la pregunta {number}',
+  down: 'Bajar la pregunta {number}',
+  remove: 'Quitar la pregunta {number}',
+  text: 'Lo que pregunta',
+  steps: 'Pasos',
+  lowLabel: 'Lo que dice el primero',
+  highLabel: 'Lo que dice el último',
+  choiceText: 'Opción',
+  removeChoice: 'Quitar «{text}»',
+  another: 'Otra opción',
+  sets: {
+    start: {
+      title: 'Expectativas al empezar',
+      why: {
+        text: '¿Por qué estás aquí?',
+        c1: 'Es parte de mis estudios',
+        c2: 'Lo quiero para mi trabajo',
+        c3: 'Tengo curiosidad',
+        c4: 'Alguien me lo recomendó',
+        c5: 'Otra cosa',
+      },
+      know: {
+        text: '¿Cuánto sabes ya del tema?',
+        low: 'nada',
+        high: 'muchísimo',
+      },
+      hours: {
+        text: '¿Cuántas horas a la semana puedes darle?',
+        c1: 'menos de dos',
+        c2: 'de dos a cuatro',
+        c3: 'de cinco a ocho',
+        c4: 'más de ocho',
+      },
+      hope: {
+        text: '¿Qué esperas saber hacer al final?',
+      },
+      worry: {
+        text: '¿Qué te preocupa?',
+      },
+    },
+    unit: {
+      title: 'Cómo fue esta unidad',
+      clear: {
+        text: '¿Quedó claro lo que había que hacer?',
+        low: 'nada',
+        high: 'del todo',
+      },
+      pace: {
+        text: '¿Qué tal el ritmo?',
+        c1: 'demasiado lento',
+        c2: 'bien',
+        c3: 'demasiado rápido',
+      },
+      helped: {
+        text: '¿Qué te ayudó?',
+        c1: 'las lecturas',
+        c2: 'las películas',
+        c3: 'los trabajos',
+        c4: 'los demás',
+        c5: 'las clases',
+      },
+      muddy: {
+        text: '¿Qué sigue turbio?',
+      },
+      keep: {
+        text: '¿Qué debería quedarse como está?',
+      },
+    },
+    course: {
+      title: 'Cómo fue el curso',
+      learnt: {
+        text: '¿Cuánto has aprendido?',
+        low: 'casi nada',
+        high: 'muchísimo',
+      },
+      work: {
+        text: '¿Cómo fue la carga de trabajo?',
+        c1: 'poca',
+        c2: 'adecuada',
+        c3: 'demasiada',
+      },
+      feedback: {
+        text: '¿Te ayudó a seguir lo que se te devolvía?',
+        low: 'nada',
+        high: 'siempre',
+      },
+      ready: {
+        text: '¿Te ves capaz de usarlo?',
+        low: 'nada',
+        high: 'mañana mismo',
+      },
+      best: {
+        text: '¿Qué fue lo mejor?',
+      },
+      change: {
+        text: '¿Qué cambiarías primero?',
+      },
+    },
+  },
+};

@@ -1,0 +1,126 @@
+/** Ce que demande une enquête. */
+export default {
+  title: 'L’enquête',
+  asks: 'Elle ne demande encore rien. | Elle pose une question. | Elle pose {count} questions.',
+  open: 'Écrire les questions …',
+  openSome: 'Les questions …',
+  anonymous: 'Anonyme, toujours : aucune réponse n’est gardée avec qui l’a donnée.',
+  least: 'Les totaux se montrent à partir de tant de réponses',
+  look: 'Ce qu’elle a donné',
+  dialog: 'Questions : {title}',
+  add: 'Ajouter une question',
+  load: 'Charger un jeu tout prêt …',
+  empty: 'Pas encore de question. Écrivez-en une, ou chargez un jeu tout prêt.',
+  list: 'Questions',
+  fresh: 'Nouvelle question',
+  low: 'pas du tout',
+  high: 'entièrement',
+  choice: 'Choix {number}',
+  kinds: {
+    scale: 'Une échelle',
+    single: 'En choisir un',
+    several: 'En choisir plusieurs',
+    open: 'Avec ses mots',
+  },
+  kind: 'Genre',
+  needed: 'Une question a besoin de mots.',
+  up: 'Monter la question {number}',
+  down: 'Descendre la question {number}',
+  remove: 'Retirer la question {number}',
+  text: 'Ce qu’elle demande',
+  steps: 'Degrés',
+  lowLabel: 'Ce que dit le premier',
+  highLabel: 'Ce que dit le dernier',
+  choiceText: 'Choix',
+  removeChoice: 'Retirer « {text} »',
+  another: 'Un choix de plus',
+  sets: {
+    start: {
+      title: 'Attentes au début',
+      why: {
+        text: 'Pourquoi êtes-vous ici ?',
+        c1: 'C’est dans mon cursus',
+        c2: 'Je le veux pour mon travail',
+        c3: 'Je suis curieux',
+        c4: 'On me l’a conseillé',
+        c5: 'Autre chose',
+      },
+      know: {
+        text: 'Que savez-vous déjà du sujet ?',
+        low: 'rien',
+        high: 'énormément',
+      },
+      hours: {
+        text: 'Combien d’heures par semaine pouvez-vous lui donner ?',
+        c1: 'moins de deux',
+        c2: 'de deux à quatre',
+        c3: 'de cinq à huit',
+        c4: 'plus de huit',
+      },
+      hope: {
+        text: 'Qu’espérez-vous savoir faire à la fin ?',
+      },
+      worry: {
+        text: 'Qu’est-ce qui vous inquiète ?',
+      },
+    },
+    unit: {
+      title: 'Comment s’est passée cette unité',
+      clear: {
+        text: 'Était-ce clair, ce qu’il y avait à faire ?',
+        low: 'pas du tout',
+        high: 'entièrement',
+      },
+      pace: {
+        text: 'Le rythme vous allait-il ?',
+        c1: 'trop lent',
+        c2: 'juste ce qu’il faut',
+        c3: 'trop rapide',
+      },
+      helped: {
+        text: 'Qu’est-ce qui vous a aidé ?',
+        c1: 'les lectures',
+        c2: 'les films',
+        c3: 'les travaux',
+        c4: 'les autres',
+        c5: 'les séances',
+      },
+      muddy: {
+        text: 'Qu’est-ce qui reste trouble ?',
+      },
+      keep: {
+        text: 'Qu’est-ce qui devrait rester ainsi ?',
+      },
+    },
+    course: {
+      title: 'Comment s’est passé le cours',
+      learnt: {
+        text: 'Combien avez-vous appris ?',
+        low: 'presque rien',
+        high: 'énormément',
+      },
+      work: {
+        text: 'Comment était la quantité de travail ?',
+        c1: 'trop faible',
+        c2: 'juste ce qu’il faut',
+        c3: 'trop forte',
+      },
+      feedback: {
+        text: 'Les retours vous ont-ils aidé à avancer ?',
+        low: 'pas du tout',
+        high: 'à chaque fois',
+      },
+      ready: {
+        text: 'Vous sentez-vous prêt à vous en servir ?',
+        low: 'pas du tout',
+        high: 'dès demain',
+      },
+      best: {
+        text: 'Qu’est-ce qui était le mieux ?',
+      },
+      change: {
+        text: 'Que changeriez-vous d’abord ?',
+      },
+    },
+  },
+};
