@@ -172,9 +172,11 @@ test('two thousand hostile texts come out harmless', async ({ page }) => {
   );
   expect(before).toBeGreaterThan(COUNT * 0.9);
   const control = await page.evaluate(async (html) => {
+    const told = window as unknown as { hurt?: number };
     document.body.innerHTML = html;
-    await new Promise((done) => setTimeout(done, 100));
-    return (window as unknown as { hurt?: number }).hurt ?? 0;
+    // However busy the machine is: what is told is waited for, and a check that cannot tell runs out of its time.
+    while (told.hurt === undefined) await new Promise((done) => setTimeout(done, 20));
+    return told.hurt;
   }, `<img src=x onerror="${HURT}">`);
   expect(control).toBe(1);
 
@@ -197,6 +199,13 @@ test('two thousand hostile texts come out harmless', async ({ page }) => {
           if (!element.closest('a')) element.click?.();
         }
       }
+      // A picture of our own that fails last: by then every one before it has failed and said what it had to say.
+      await new Promise((done) => {
+        const last = document.createElement('img');
+        last.addEventListener('error', done);
+        last.src = 'http://unguarded.example/the-last';
+        document.body.append(last);
+      });
       await new Promise((done) => setTimeout(done, 300));
       return { found, hurt: told.hurt };
     },
@@ -204,7 +213,7 @@ test('two thousand hostile texts come out harmless', async ({ page }) => {
   );
   expect(after.found).toEqual([]);
   expect(after.hurt).toBe(0);
-  expect(asked).toEqual([]);
+  expect(asked).toEqual(['http://unguarded.example/the-last']);
   // Clean is at rest: what was cleaned once stays as it is.
   expect(cleaned.map(sanitiseText)).toEqual(cleaned);
 });
