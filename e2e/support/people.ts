@@ -149,7 +149,9 @@ async function post<T>(request: APIRequestContext, path: string, data: unknown):
 
 /** The bar says that everything is with the server. */
 export async function allSaved(page: Page): Promise<void> {
-  await expect(page.locator('.save-state')).toHaveText(/^(Saved 09:4[24]|All saved)$/);
+  const saved = /^(Saved 09:4[24]|All saved)$/;
+  // Many changes at once, on a machine that does much else, take their time.
+  await expect(page.locator('.save-state')).toHaveText(saved, { timeout: 60_000 });
 }
 
 /** Puts somebody on a course as a learner; returns their id. */

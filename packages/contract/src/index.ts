@@ -29,6 +29,8 @@ export { newCourseSchema } from './desk/schemas.ts';
 export type { CodeAnswer, DeskAnswer, DeskCourse, FoundCourse, NewCourseRequest } from './desk/schemas.ts';
 export type {
   AllProgressAnswer,
+  DeedDaysAnswer,
+  MovesAnswer,
   GridAnswer,
   LearnerAnswer,
   MarkDone,

@@ -13,6 +13,7 @@ import {
 import type { Change, Course, CoursePlan } from '../src/index.ts';
 import { courseOfPages, courseOfWork, TIMES, WEEKDAYS } from './courses.ts';
 import { accessComparisons } from './access.ts';
+import { forecastComparisons } from './forecast.ts';
 import { listComparisons } from './lists.ts';
 import { progressComparisons } from './progress.ts';
 import { quizComparisons } from './quizzes.ts';
@@ -193,6 +194,7 @@ const all = [
   ...listComparisons(),
   ...quizComparisons(),
   ...progressComparisons,
+  ...forecastComparisons,
 ];
 const chosen = all.filter(({ name }) => wanted === undefined || name === wanted);
 if (chosen.length === 0) {

@@ -1,7 +1,16 @@
 /** Where learners stand. */
 import { course, pathId } from '../shape/route.ts';
 import type { Route } from '../shape/route.ts';
-import { allProgressSchema, gridSchema, learnerSchema, markDoneSchema, progressSchema } from './schemas.ts';
+import {
+  allProgressSchema,
+  deedDaysSchema,
+  gridSchema,
+  learnerSchema,
+  markDoneSchema,
+  movesRequestSchema,
+  movesSchema,
+  progressSchema,
+} from './schemas.ts';
 
 const learner = course.extend({ person: pathId });
 const itemOf = course.extend({ item: pathId });
@@ -52,6 +61,15 @@ export const PROGRESS_ROUTES = {
     status: 200,
     media: 'application/json',
   },
+  deedDays: {
+    method: 'get',
+    path: '/api/courses/{course}/forecast',
+    access: 'mark',
+    summary: 'What each learner has done on which day: what a forecast is made from',
+    params: course,
+    status: 200,
+    answer: deedDaysSchema,
+  },
   learnerProgress: {
     method: 'get',
     path: '/api/courses/{course}/progress/{person}',
@@ -71,5 +89,16 @@ export const PROGRESS_ROUTES = {
     body: markDoneSchema,
     status: 200,
     answer: gridSchema,
+  },
+  moves: {
+    method: 'post',
+    path: '/api/courses/{course}/progress/moves',
+    access: 'mark',
+    summary:
+      'Who would be done with more, and who with less, if the plan were changed so; nothing is changed',
+    params: course,
+    body: movesRequestSchema,
+    status: 200,
+    answer: movesSchema,
   },
 } as const satisfies Readonly<Record<string, Route>>;

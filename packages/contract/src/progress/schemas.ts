@@ -1,5 +1,13 @@
 /** Where learners stand in a course: each of them for themselves, and all of them for staff. */
-import { deedSchema, DONE_BY, ITEM_KINDS, storableSchema } from '@itinerary/core';
+import {
+  deedSchema,
+  DONE_BY,
+  editSchema,
+  ITEM_KINDS,
+  MAX_EDITS,
+  personExceptionSchema,
+  storableSchema,
+} from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { z } from 'zod';
 
@@ -149,9 +157,42 @@ export const learnerSchema = z.object({
 });
 export type LearnerAnswer = DeepReadonly<z.infer<typeof learnerSchema>>;
 
-/** Who would gain what is done, and who would lose it, if the plan were changed so. */
-export const whoMovesSchema = z.object({
-  gains: z.array(z.object({ person: z.string(), name: z.string(), of: z.array(z.string()) })),
-  loses: z.array(z.object({ person: z.string(), name: z.string(), of: z.array(z.string()) })),
+export const movesRequestSchema = z.strictObject({ edits: z.array(editSchema).min(1).max(MAX_EDITS) });
+
+const movedSchema = z.object({
+  person: z.string(),
+  name: z.string(),
+  /** Ids of items and sections, in reading order, and of the course. */
+  of: z.array(z.string()),
 });
-export type WhoMovesAnswer = DeepReadonly<z.infer<typeof whoMovesSchema>>;
+/** Who would be done with more, and who with less, if the plan were changed so; by name. */
+export const movesSchema = z.object({
+  gains: z.array(movedSchema),
+  loses: z.array(movedSchema),
+  /** How many of those who would lose something could keep some of it: what counts no more, nobody can. */
+  keeping: z.int(),
+});
+export type MovesAnswer = DeepReadonly<z.infer<typeof movesSchema>>;
+
+/**
+ * What each learner has done on which day, as a forecast needs it. Items by their place in `items`, days by how many lie
+ * between them and `first`.
+ */
+export const deedDaysSchema = z.object({
+  today: z.iso.date(),
+  first: z.iso.date(),
+  items: z.array(z.string()),
+  learners: z.array(
+    z.object({
+      person: z.string(),
+      name: z.string(),
+      joinedAt: z.iso.datetime(),
+      groups: z.array(z.string()),
+      exceptions: z.array(personExceptionSchema),
+      done: z.array(z.tuple([z.int(), z.int()])),
+      /** The day on which they were done with the course; null: they are not. */
+      since: z.iso.date().nullable(),
+    }),
+  ),
+});
+export type DeedDaysAnswer = DeepReadonly<z.infer<typeof deedDaysSchema>>;

@@ -259,11 +259,13 @@ export { newCourse, newDates, newItem, newItemIn, newSection } from './new-cours
 export type { NewCourse } from './new-course.ts';
 export { foldCode, proposeCode } from './codes.ts';
 export {
+  dropPending,
   forgetUndo,
   joinChange,
   makeChange,
   openCopy,
   redoLast,
+  replacePending,
   takeAnswer,
   undoLast,
 } from './edits/working-copy.ts';

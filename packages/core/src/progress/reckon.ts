@@ -29,10 +29,17 @@ export function factsOf(deeds: readonly Deed[]): Map<string, Facts> {
 /** @param reached what was done before; nothing, where all that is known is what was done in items */
 export function reckon(counting: Counting, facts: AllFacts, reached: AllReached = new Map()): Ledger {
   const done = new Map<string, Done>();
-  for (const [id, own] of facts) {
-    const found = doneOf(counting, id, own);
-    if (found !== null) done.set(id, found);
-  }
+  for (const id of facts.keys()) putDone(counting, done, id, facts.get(id));
+  return reckonFrom(counting, done, facts, reached);
+}
+
+/** @param facts of those that the course's rule asks about by themselves, at least */
+export function reckonFrom(
+  counting: Counting,
+  done: Map<string, Done>,
+  facts: AllFacts,
+  reached: AllReached,
+): Ledger {
   const ledger: Ledger = {
     done,
     facts: new Map([...facts].filter(([id]) => counting.asked.has(id))),
@@ -47,6 +54,18 @@ export function reckon(counting: Counting, facts: AllFacts, reached: AllReached 
   const { id } = counting.plan.course;
   put(ledger, id, courseNow(counting, ledger, reached.get(id)));
   return ledger;
+}
+
+/** What is done of one item by its facts, or no more; without facts nothing is. */
+export function putDone(
+  counting: Counting,
+  done: Map<string, Done>,
+  id: string,
+  facts: Facts | undefined,
+): void {
+  const found = facts === undefined ? null : doneOf(counting, id, facts);
+  if (found === null) done.delete(id);
+  else done.set(id, found);
 }
 
 function doneOf({ ruled }: Counting, id: string, facts: Facts): Done | null {

@@ -1,10 +1,10 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
-import { LockMode } from '@mikro-orm/core';
 import { courseSchema, isHolder, isHolderKind, subtree } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
 import { groupBy } from './group-by.ts';
+import { lockCourse } from './locks.ts';
 import { assignOrderKeys } from './order-keys.ts';
 import type { EntityManager } from './orm.ts';
 
@@ -16,7 +16,8 @@ export interface LoadedCourse {
 
 /** A course as its rows are, or null, for whoever is going to write them. With `lock`, nobody else changes it until the transaction ends. */
 export async function loadCourse(em: EntityManager, id: string, lock = false): Promise<LoadedCourse | null> {
-  const row = await em.findOne(CourseRow, { id }, lock ? { lockMode: LockMode.PESSIMISTIC_WRITE } : {});
+  if (lock) await lockCourse(em, id);
+  const row = await em.findOne(CourseRow, { id }, { refresh: lock });
   if (row === null) return null;
   const nodes = await em.find(NodeRow, { courseId: id });
   return { row, nodes, course: toCourse(row, nodes) };

@@ -45,7 +45,7 @@ export async function keptCourse(em: EntityManager, id: string): Promise<KeptCou
  */
 export async function lockedCourse(em: EntityManager, id: string): Promise<KeptCourse | null> {
   const [row] = await em.execute<CourseNumber[]>(
-    `select id, institution_id as "institutionId", seq, created_at as "createdAt" from course where id = ? for update`,
+    `select id, institution_id as "institutionId", seq, created_at as "createdAt" from course where id = ? for no key update`,
     [id],
   );
   if (row === undefined) return null;

@@ -4,6 +4,13 @@
  */
 import type { EntityManager } from './orm.ts';
 
+/**
+ * Nobody else holds the course until the transaction ends. What is written down of a learner meanwhile, and only names the
+ * course, does not wait for that: whoever has locked such a row would wait for one who waits for them.
+ */
+export const lockCourse = (em: EntityManager, courseId: string): Promise<unknown> =>
+  em.execute('select id from course where id = ? for no key update', [courseId]);
+
 /** One transaction in which nobody else changes who is on the course, or what they have of their own in it. */
 export function underCourse<T>(
   em: EntityManager,
@@ -11,7 +18,7 @@ export function underCourse<T>(
   work: (inner: EntityManager) => Promise<T>,
 ): Promise<T> {
   return em.transactional(async (inner) => {
-    await inner.execute('select id from course where id = ? for update', [courseId]);
+    await lockCourse(inner, courseId);
     return work(inner);
   });
 }

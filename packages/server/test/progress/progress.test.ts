@@ -137,8 +137,13 @@ describe('where one stands', () => {
   test('another rule counts what was done before it; a section that was done stays so with an item more', async () => {
     await noor.get(`/api/learn/${its.id}/items/${its.item}`).expect(200);
     expect((await own(noor)).share?.items?.done).toBe(0);
+    await hye.get(`/api/learn/${its.id}/items/${its.item}`).expect(200);
     await set(its.item, 'done', { by: 'opened' }, ticked);
     expect((await own(noor)).share?.items?.done).toBe(1);
+    // Whoever has done nothing since is reckoned anew too, all of them at once.
+    const at = (await grid()).items.findIndex(({ id }) => id === its.item);
+    const letters = await cells();
+    expect([its.noor, its.hye].map((person) => letters[person]?.[at])).toEqual(['d', 'd']);
     await noor.get(`/api/learn/${its.id}/items/tides`).expect(200);
     expect((await own(noor)).since).toBe(BEGIN);
     await put({ ...newItem('page', { id: 'more', title: 'More', done: ticked }) });

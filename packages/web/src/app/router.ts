@@ -182,6 +182,12 @@ const routes: RouteRecordRaw[] = [
         component: () => import('../marking/progress/LearnerPage.vue'),
         meta: { open: false, areas: ['learner', 'grid', 'progress'] },
       },
+      {
+        path: 'forecast',
+        name: 'forecast',
+        component: () => import('../marking/forecast/ForecastPage.vue'),
+        meta: { open: false, areas: ['learner', 'forecast'] },
+      },
       { path: 'guide', name: 'guide', component: () => import('../learner/guide/GuidePage.vue') },
       {
         path: 'members',

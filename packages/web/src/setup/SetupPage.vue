@@ -29,6 +29,7 @@ import NoticeList from './frame/NoticeList.vue';
 import OutlineStop from './outline/OutlineStop.vue';
 import PreviewPane from './preview/PreviewPane.vue';
 import { useMarker } from './preview/marker.ts';
+import MovesDialog from './progress/MovesDialog.vue';
 import ProgressStop from './progress/ProgressStop.vue';
 import ReadinessStop from './readiness/ReadinessStop.vue';
 import { changesFor, spanOf } from './seeing/changes.ts';
@@ -216,6 +217,7 @@ onBeforeRouteLeave(async () => {
     <NoticeList />
     <UploadList />
     <GoLiveDialog v-model="isGoingLive" />
+    <MovesDialog />
   </div>
   <template v-else>
     <AppBar />

@@ -36,6 +36,7 @@ import { useReadiness } from './readiness.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
 import { useTold } from './told.ts';
+import { useWhoMoves } from './who-moves.ts';
 
 /** `stopped`: the server will not take these changes however often they are sent. */
 export type Saving = 'saved' | 'saving' | 'retrying' | 'stopped';
@@ -91,6 +92,7 @@ export const usePlan = defineStore('plan', () => {
     owner = whoever();
     copy.value = null;
     sent.clear();
+    moves.clear();
     failures = 0;
     clearTimeout(timer);
     texts.start(courseId);
@@ -114,6 +116,7 @@ export const usePlan = defineStore('plan', () => {
     took: (kept, notices) => {
       kept.changes.forEach(({ id }) => sent.add(id));
       notices.forEach((notice) => tell(notice));
+      moves.weighPending();
       if ((copy.value?.pending.length ?? 0) > 0) send(0);
     },
   });
@@ -127,6 +130,7 @@ export const usePlan = defineStore('plan', () => {
   /** Makes a change of one's own. False when core refuses it, which is told. */
   function change(edits: readonly Edit[], { typing = false, undoable = true }: How = {}): boolean {
     if (copy.value === null || edits.length === 0) return false;
+    const before = copy.value.course;
     const made: Change = { id: newId(), edits: [...edits] };
     const joined = typing ? joinChange(copy.value, made, sent) : null;
     const attempt = joined ?? makeChange(copy.value, made);
@@ -135,9 +139,13 @@ export const usePlan = defineStore('plan', () => {
       return false;
     }
     copy.value = undoable ? attempt.copy : forgetUndo(attempt.copy, 'undo');
+    // What is held back is what it is: nothing joins with it.
+    if (!typing && moves.weigh(made, before, attempt.copy.course)) sent.add(made.id);
     send(typing ? TYPING_REST_MS : 0);
     return true;
   }
+
+  const moves = useWhoMoves({ copy, learners: facts.learners, flush, send: () => send(0), tell });
 
   function set(target: string, field: string, value: FieldValue, was: FieldValue, how: How = {}): boolean {
     // Fields report values that they were given; only a different one is a change.
@@ -191,7 +199,7 @@ export const usePlan = defineStore('plan', () => {
     changes: readonly Change[];
     texts: Record<string, string>;
   } {
-    const changes = pending.slice(0, batch);
+    const changes = moves.sendable(pending).slice(0, batch);
     return { since: seq, changes, texts: textsNamed(changes) };
   }
 
@@ -237,6 +245,7 @@ export const usePlan = defineStore('plan', () => {
     const left = taken.copy.pending;
     if (left.length > 0) {
       saving.value = 'saving';
+      if (moves.sendable(left).length === 0) return;
       // What was sent before and is still here waits for nothing; what is being typed waits for a rest.
       send(left.some(({ id }) => sent.has(id)) ? 0 : TYPING_REST_MS);
       return;
@@ -314,6 +323,8 @@ export const usePlan = defineStore('plan', () => {
     stateOf,
     open,
     change,
+    weighed: moves.weighed,
+    decide: moves.decide,
     set,
     setText,
     setEntryText,

@@ -20,7 +20,8 @@ export type Area =
   | 'agenda'
   | 'own'
   | 'progress'
-  | 'grid';
+  | 'grid'
+  | 'forecast';
 
 const KEY = 'itinerary.locale';
 

@@ -4,6 +4,7 @@ import enAgenda from '../../src/locales/en/agenda.ts';
 import enCommon from '../../src/locales/en/common.ts';
 import enDesk from '../../src/locales/en/desk.ts';
 import enLearner from '../../src/locales/en/learner.ts';
+import enForecast from '../../src/locales/en/forecast.ts';
 import enGrid from '../../src/locales/en/grid.ts';
 import enOwn from '../../src/locales/en/own.ts';
 import enProgress from '../../src/locales/en/progress.ts';
@@ -19,6 +20,7 @@ import esAgenda from '../../src/locales/es/agenda.ts';
 import esCommon from '../../src/locales/es/common.ts';
 import esDesk from '../../src/locales/es/desk.ts';
 import esLearner from '../../src/locales/es/learner.ts';
+import esForecast from '../../src/locales/es/forecast.ts';
 import esGrid from '../../src/locales/es/grid.ts';
 import esOwn from '../../src/locales/es/own.ts';
 import esProgress from '../../src/locales/es/progress.ts';
@@ -34,6 +36,7 @@ import frAgenda from '../../src/locales/fr/agenda.ts';
 import frCommon from '../../src/locales/fr/common.ts';
 import frDesk from '../../src/locales/fr/desk.ts';
 import frLearner from '../../src/locales/fr/learner.ts';
+import frForecast from '../../src/locales/fr/forecast.ts';
 import frGrid from '../../src/locales/fr/grid.ts';
 import frOwn from '../../src/locales/fr/own.ts';
 import frProgress from '../../src/locales/fr/progress.ts';
@@ -49,6 +52,7 @@ import arAgenda from '../../src/locales/ar/agenda.ts';
 import arCommon from '../../src/locales/ar/common.ts';
 import arDesk from '../../src/locales/ar/desk.ts';
 import arLearner from '../../src/locales/ar/learner.ts';
+import arForecast from '../../src/locales/ar/forecast.ts';
 import arGrid from '../../src/locales/ar/grid.ts';
 import arOwn from '../../src/locales/ar/own.ts';
 import arProgress from '../../src/locales/ar/progress.ts';
@@ -70,6 +74,7 @@ export const messages = {
     desk: enDesk,
     learner: enLearner,
     own: enOwn,
+    forecast: enForecast,
     grid: enGrid,
     progress: enProgress,
     quiz: enQuiz,
@@ -87,6 +92,7 @@ export const messages = {
     desk: esDesk,
     learner: esLearner,
     own: esOwn,
+    forecast: esForecast,
     grid: esGrid,
     progress: esProgress,
     quiz: esQuiz,
@@ -104,6 +110,7 @@ export const messages = {
     desk: frDesk,
     learner: frLearner,
     own: frOwn,
+    forecast: frForecast,
     grid: frGrid,
     progress: frProgress,
     quiz: frQuiz,
@@ -121,6 +128,7 @@ export const messages = {
     desk: arDesk,
     learner: arLearner,
     own: arOwn,
+    forecast: arForecast,
     grid: arGrid,
     progress: arProgress,
     quiz: arQuiz,

@@ -1,7 +1,8 @@
 /** The server in miniature: it answers, refuses, stumbles, or is away. */
 import { afterEach, beforeEach, jest } from '@jest/globals';
+import type { MovesAnswer } from '@itinerary/contract';
 import { applyChange } from '@itinerary/core';
-import type { Change, Course, TakenChange, TextFacts } from '@itinerary/core';
+import type { Change, Course, Edit, TakenChange, TextFacts } from '@itinerary/core';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Pinia } from 'pinia';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -34,6 +35,9 @@ export class MiniServer {
   facts: Record<string, TextFacts> = {};
   learners = 2;
   groupSizes: Record<string, number> = {};
+  /** Who would be done with more or less, whatever is asked about; null: it does not say. */
+  moves: MovesAnswer | null = { gains: [], loses: [], keeping: 0 };
+  weighed: (readonly Edit[])[] = [];
 
   readonly fetch = (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
     const address = String(path);
@@ -51,6 +55,10 @@ export class MiniServer {
     if (address.includes('/texts/')) {
       const html = this.texts.get(address.split('/').at(-1) ?? '');
       return html === undefined ? this.problem(404, 'not_found') : this.answer({ html });
+    }
+    if (address.endsWith('/progress/moves')) {
+      this.weighed.push((JSON.parse(String(init?.body)) as { edits: readonly Edit[] }).edits);
+      return this.moves === null ? this.problem(503, 'database_away') : this.answer(this.moves);
     }
     const body = JSON.parse(String(init?.body)) as Sent;
     this.sent.push(body);

@@ -68,6 +68,8 @@ export const changeSchema = z.strictObject({
   edits: z.array(editSchema).min(1).max(MAX_EDITS),
   /** The change that this one undoes. Its sets apply only where the field still holds their `was`. */
   undoes: idSchema.optional(),
+  /** Whoever had done something and would have it no more, by what counts then, has it done all the same. */
+  keepsEarned: z.literal(true).optional(),
 });
 
 export type SetEdit = z.infer<typeof setSchema>;

@@ -97,6 +97,7 @@ export function joinChange(copy: WorkingCopy, change: Change, sent: ReadonlySet<
   // A change that takes another back keeps its own id, or undo would lose track of it.
   if (copy.undo.at(-1)?.of !== last.id || change.undoes !== undefined || last.undoes !== undefined)
     return null;
+  if (last.keepsEarned === true) return null;
   const without = rebuild({ ...copy, pending: copy.pending.slice(0, -1), undo: copy.undo.slice(0, -1) }).copy;
   return makeChange(without, { id: last.id, edits: [{ ...edit, was: earlier.was }] });
 }
@@ -141,6 +142,24 @@ function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo'): Attempt |
 /** Drops the step that can no longer be taken back, after its author has been shown both values. */
 export function forgetUndo(copy: WorkingCopy, way: 'undo' | 'redo'): WorkingCopy {
   return { ...copy, [way]: copy[way].slice(0, -1) };
+}
+
+/** Another change in the place of a pending one that has not been sent: with the same edits, and more or less said of it. */
+export function replacePending(copy: WorkingCopy, change: Change): WorkingCopy {
+  return { ...copy, pending: copy.pending.map((one) => (one.id === change.id ? change : one)) };
+}
+
+/** Takes a pending change that has not been sent out again, as if it had never been made; what leans on it goes too, and is said. */
+export function dropPending(
+  copy: WorkingCopy,
+  id: string,
+): { readonly copy: WorkingCopy; readonly notices: readonly Notice[] } {
+  return rebuild({
+    ...copy,
+    pending: copy.pending.filter((one) => one.id !== id),
+    undo: copy.undo.filter(({ of }) => of !== id),
+    redo: copy.redo.filter(({ of }) => of !== id),
+  });
 }
 
 /** What an answer says: changes taken since `seq`, in order, and which of one's own were refused. */

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { AccountKeyAnswer } from '@itinerary/contract';
 import { AccountKeyRow, InvitationRow, PersonRow } from '../../db/entities.ts';
 import type { AccountKeyRecord, Language, Person } from '../../db/entities.ts';
+import { lockCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { claimIn } from '../members/lists/claim.ts';
@@ -128,7 +129,7 @@ async function newAccount(em: EntityManager, { address, ...values }: NewAccount)
     [address],
   );
   for (const { course } of places) {
-    await em.execute('select id from course where id = ? for update', [course]);
+    await lockCourse(em, course);
     await claimIn(em, course, institutionId);
   }
   return person;

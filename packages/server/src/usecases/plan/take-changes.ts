@@ -25,6 +25,7 @@ import { admitTexts, renameTexts } from './new-texts.ts';
 import type { NewTexts } from './new-texts.ts';
 import { writeChange } from './own-change.ts';
 import { factsOfTexts } from './texts.ts';
+import { keepEarned } from '../progress/moves.ts';
 import { announce } from '../../db/announce.ts';
 import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
 
@@ -108,6 +109,7 @@ async function decide(
     at: now,
   });
   await em.flush();
+  if (change.keepsEarned === true) await keepEarned(em, loaded.course, applied.course, author.person.id, now);
   await announce(em, { course: courseId, seq });
   return null;
 }

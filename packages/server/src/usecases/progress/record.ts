@@ -14,7 +14,8 @@ export interface Doer {
 /** Staff who say something of it, and why. */
 export interface Said {
   readonly by: string;
-  readonly reason: string;
+  /** Null: what they have said speaks for itself. */
+  readonly reason: string | null;
 }
 
 interface KeptRow {
@@ -54,7 +55,7 @@ async function recordIn(
   now: string,
   said: Said | null,
 ): Promise<readonly string[]> {
-  const key = [course.id, personId];
+  const key = [course.id, personId] as const;
   const row = await lockedRow(em, course.id, personId, item);
   const before = row.facts ?? NO_FACTS_YET;
   // One after the other: of the same moment what undoes would come last, whichever of them did.
@@ -65,32 +66,62 @@ async function recordIn(
   const counting = countingOf(course, viewer, at);
   const ledger = await ledgerFor(em, counting, row, key);
   const changed = step(counting, ledger, item, facts);
-  const done = ledger.done.get(item);
+  const written = { item, at, deed, facts, done: ledger.done.get(item) };
+  await writeDeeds(em, key, [written], { counting, ledger, at }, said);
+  return changed;
+}
+
+/** A deed with what has come of its item. */
+export interface DeedWritten {
+  readonly item: string;
+  readonly at: number;
+  readonly deed: DeedKind;
+  readonly facts: Facts;
+  /** Missing: it is not done. */
+  readonly done: Done | undefined;
+}
+
+interface StandingThen {
+  readonly counting: Counting;
+  readonly ledger: Ledger;
+  /** The moment of the last deed. */
+  readonly at: number;
+}
+
+/** In one statement, with where their person stands after them, whose row is locked. */
+export async function writeDeeds(
+  em: EntityManager,
+  [courseId, personId]: readonly [course: string, person: string],
+  deeds: readonly DeedWritten[],
+  { counting, ledger, at }: StandingThen,
+  said: Said | null,
+): Promise<void> {
+  const rows = deeds.map(({ item, at: when, deed, facts, done }) => ({
+    ...{ item, at: when, deed, facts, score: topOf(facts) },
+    done: done === undefined ? null : new Date(done.since).toISOString(),
+  }));
   await em.execute(
-    `with logged as (
-       insert into deed_log (course_id, person_id, item_id, at, deed, "by", reason) values (?, ?, ?, ?, ?, ?, ?)),
+    `with given as (
+       select * from jsonb_to_recordset(?::jsonb)
+         as one (item text, at bigint, deed jsonb, facts jsonb, score double precision, done text)),
+     logged as (
+       insert into deed_log (course_id, person_id, item_id, at, deed, "by", reason)
+       select ?, ?, item, at, deed, ?, ? from given),
      folded as (
-       insert into deed (course_id, person_id, item_id, facts, done_at, score) values (?, ?, ?, ?, ?, ?)
+       insert into deed (course_id, person_id, item_id, facts, done_at, score)
+       select ?, ?, item, facts, done, score from given
        on conflict (course_id, person_id, item_id) do update
          set facts = excluded.facts, done_at = excluded.done_at, score = excluded.score)
      update progress set done = ?, reached = ?, basis = ?, last_at = ? where course_id = ? and person_id = ?`,
     [
-      ...[...key, item, at, JSON.stringify(deed), said?.by ?? null, said?.reason ?? null],
-      ...[
-        ...key,
-        item,
-        JSON.stringify(facts),
-        done === undefined ? null : new Date(done.since).toISOString(),
-      ],
-      topOf(facts),
-      ...[
-        JSON.stringify(Object.fromEntries(ledger.done)),
-        JSON.stringify(Object.fromEntries(ledger.reached)),
-      ],
-      ...[counting.sign, at, ...key],
+      JSON.stringify(rows),
+      ...[courseId, personId, said?.by ?? null, said?.reason ?? null],
+      ...[courseId, personId],
+      JSON.stringify(Object.fromEntries(ledger.done)),
+      JSON.stringify(Object.fromEntries(ledger.reached)),
+      ...[counting.sign, at, courseId, personId],
     ],
   );
-  return changed;
 }
 
 /** Whether what staff take away is away already. */

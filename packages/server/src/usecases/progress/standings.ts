@@ -52,17 +52,24 @@ export async function standingsOf(
   });
 }
 
-/** By person and item; of whoever is asked about and has done nothing there is an empty one. */
+/**
+ * By person and item; of whoever is asked about and has done nothing there is an empty one.
+ *
+ * @param items those alone; null: whatever they have done
+ */
 export async function factsOf(
   em: EntityManager,
   courseId: string,
   persons: readonly string[],
+  items: readonly string[] | null = null,
 ): Promise<ReadonlyMap<string, ReadonlyMap<string, Facts>>> {
   const found = new Map<string, Map<string, Facts>>(persons.map((person) => [person, new Map()]));
-  if (persons.length === 0) return found;
+  if (persons.length === 0 || items?.length === 0) return found;
   const rows = await em.execute<{ person: string; item: string; facts: Facts }[]>(
-    `select person_id as person, item_id as item, facts from deed where course_id = ? and person_id = any(?)`,
-    [courseId, [...persons]],
+    `select person_id as person, item_id as item, facts from deed where course_id = ?
+       and person_id in (select jsonb_array_elements_text(?::jsonb))
+       and (?::jsonb = 'null' or item_id in (select jsonb_array_elements_text(nullif(?::jsonb, 'null'))))`,
+    [courseId, ...[persons, items, items].map((one) => JSON.stringify(one))],
   );
   for (const { person, item, facts } of rows) found.get(person)?.set(item, facts);
   return found;

@@ -2,6 +2,7 @@
 export default {
   title: 'أين يقف كل واحد',
   learner: 'المتعلم',
+  toForecast: 'إلى أين يتجه الصف',
   csv: 'كجدول (CSV)',
   xapi: 'كعبارات (xAPI)',
   noItems: 'لا شيء في هذا المقرر يُعد منجزًا، فلا شيء ليُعرض.',

@@ -2,6 +2,7 @@
 export default {
   title: 'Where everybody stands',
   learner: 'Learner',
+  toForecast: 'Where the class is going',
   csv: 'As a table (CSV)',
   xapi: 'As statements (xAPI)',
   noItems: 'Nothing counts as done in this course, so there is nothing to show.',

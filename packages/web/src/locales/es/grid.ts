@@ -2,6 +2,7 @@
 export default {
   title: 'Dónde está cada persona',
   learner: 'Estudiante',
+  toForecast: 'Hacia dónde va la clase',
   csv: 'Como tabla (CSV)',
   xapi: 'Como declaraciones (xAPI)',
   noItems: 'En este curso nada cuenta como hecho, así que no hay nada que mostrar.',

@@ -2,6 +2,7 @@
 export default {
   title: 'Où chacun en est',
   learner: 'Participant',
+  toForecast: 'Où va la classe',
   csv: 'En tableau (CSV)',
   xapi: 'En déclarations (xAPI)',
   noItems: 'Rien ne compte comme fait dans ce cours, il n’y a donc rien à montrer.',

@@ -80,6 +80,9 @@ function cell(person: string, id: string): void {
     <header>
       <h1>{{ t('grid.title') }}</h1>
       <p class="acts">
+        <RouterLink class="button" :to="path`/courses/${courseId}/forecast`">{{
+          t('grid.toForecast')
+        }}</RouterLink>
         <a class="button" :href="path`/api/courses/${courseId}/progress.csv`" download>{{ t('grid.csv') }}</a>
         <a class="button" :href="path`/api/courses/${courseId}/progress.xapi`" download>{{
           t('grid.xapi')

@@ -89,6 +89,20 @@ export default {
   anyKind: 'every kind',
   dropPart: 'Take part {number} out',
   anotherPart: 'Add a part',
+  moves: {
+    title: 'Before it changes',
+    unknown:
+      'Who would be done with more or less by it cannot be told just now. It can be changed all the same.',
+    loses: 'One learner would no more be done with: | {count} learners would no more be done with:',
+    gains: 'One learner would be done with: | {count} learners would be done with:',
+    course: 'the course',
+    canKeep:
+      'What one of them has earned can be kept: it stays done by the earlier rule. | What {count} of them have earned can be kept: it stays done by the earlier rule.',
+    cannotKeep: 'What does not count any more cannot be kept. It is there again when it counts again.',
+    leave: 'Leave it as it is',
+    change: 'Change it',
+    keep: 'Change it, and keep what was earned',
+  },
   finish: {
     for: 'For',
     anybody: 'whoever is in no group',

@@ -89,6 +89,19 @@ export default {
   anyKind: 'todos los tipos',
   dropPart: 'Quitar la parte {number}',
   anotherPart: 'Añadir una parte',
+  moves: {
+    title: 'Antes de que cambie',
+    unknown: 'Ahora no se puede saber quién tendría más o menos cosas hechas. Se puede cambiar igualmente.',
+    loses: 'Una persona dejaría de tener hecho: | {count} personas dejarían de tener hecho:',
+    gains: 'Una persona tendría hecho: | {count} personas tendrían hecho:',
+    course: 'el curso',
+    canKeep:
+      'Lo que una de ellas ha logrado se puede conservar: sigue hecho por la regla anterior. | Lo que {count} de ellas han logrado se puede conservar: sigue hecho por la regla anterior.',
+    cannotKeep: 'Lo que ya no cuenta no se puede conservar. Vuelve a estar cuando cuente de nuevo.',
+    leave: 'Dejarlo como está',
+    change: 'Cambiarlo',
+    keep: 'Cambiarlo y conservar lo logrado',
+  },
   finish: {
     for: 'Para',
     anybody: 'quien no está en ningún grupo',

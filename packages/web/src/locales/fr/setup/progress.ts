@@ -90,6 +90,20 @@ export default {
   anyKind: 'tous les types',
   dropPart: 'Retirer la partie {number}',
   anotherPart: 'Ajouter une partie',
+  moves: {
+    title: 'Avant que cela change',
+    unknown:
+      'On ne peut pas dire pour l’instant qui aurait fini plus ou moins de choses. Le changement reste possible.',
+    loses: 'Une personne n’aurait plus fini : | {count} personnes n’auraient plus fini :',
+    gains: 'Une personne aurait fini : | {count} personnes auraient fini :',
+    course: 'le cours',
+    canKeep:
+      'Ce que l’une d’elles a acquis peut être gardé : cela reste fini selon la règle d’avant. | Ce que {count} d’entre elles ont acquis peut être gardé : cela reste fini selon la règle d’avant.',
+    cannotKeep: 'Ce qui ne compte plus ne peut pas être gardé. Cela revient dès que cela compte de nouveau.',
+    leave: 'Laisser comme c’est',
+    change: 'Changer',
+    keep: 'Changer, et garder ce qui est acquis',
+  },
   finish: {
     for: 'Pour',
     anybody: 'qui n’est dans aucun groupe',
