@@ -93,10 +93,25 @@ for (const language of ['en', 'es', 'fr', 'ar'] as const) {
     }
 
     await signedInAs(page, INES);
+    await page.goto(`/setup/${id}/progress`);
+    const kind = page.getByRole('row', { name: /Boots/ }).locator('input[role=combobox]');
+    await kind.click({ force: true });
+    await page.getByRole('option').first().click();
+    await expect(page.locator('.moved li')).toHaveCount(1);
+    await clean(page, 'who would lose it', '[role="dialog"]');
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.moved')).toHaveCount(0);
     await page.goto(`/courses/${id}/progress`);
     await expect(page.getByRole('gridcell').first()).toBeVisible();
     await page.getByRole('gridcell').first().click();
     await clean(page, 'where everybody stands');
+    await page.goto(`/courses/${id}/forecast`);
+    await expect(page.locator('.forecast svg')).toBeVisible();
+    await page.locator('.what-if input[role=combobox]').click({ force: true });
+    await page.getByRole('option').last().click();
+    await expect(page.locator('.what-if .fields > *')).toHaveCount(3);
+    await clean(page, 'where the class is going');
+    await page.goto(`/courses/${id}/progress`);
     await page.locator('[role=rowheader] a').first().click();
     await expect(page.locator('.how-far')).toBeVisible();
     await clean(page, 'one learner, for staff');

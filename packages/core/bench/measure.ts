@@ -5,9 +5,9 @@ const ROUNDS = 9;
 type Work = (at: number) => void | Promise<void>;
 
 /** The middle of several measurements, in milliseconds for `count` runs. */
-async function measure(count: number, work: Work): Promise<number> {
+async function measure(count: number, work: Work, rounds = ROUNDS): Promise<number> {
   const times: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
+  for (let round = 0; round < rounds; round += 1) {
     const start = performance.now();
     for (let at = 0; at < count; at += 1) {
       const under = work(at);
@@ -15,7 +15,7 @@ async function measure(count: number, work: Work): Promise<number> {
     }
     times.push(performance.now() - start);
   }
-  return times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)] as number;
+  return times.sort((a, b) => a - b)[Math.floor(rounds / 2)] as number;
 }
 
 export interface Comparison {
@@ -28,6 +28,8 @@ export interface Comparison {
   readonly other: Work;
   /** How often the slower of the two runs, where it is much slower. */
   readonly otherCount?: number;
+  /** Of how many measurements the middle is taken; fewer, where one takes long. */
+  readonly rounds?: number;
 }
 
 /** Prints time of `other` divided by time of `one`, each for a single run. */
@@ -38,11 +40,12 @@ export async function compare({
   one,
   other,
   otherCount = count,
+  rounds,
 }: Comparison): Promise<void> {
-  await measure(Math.ceil(count / 5), one);
-  await measure(Math.ceil(otherCount / 5), other);
-  const theirs = (await measure(otherCount, other)) / otherCount;
-  const ratio = theirs / ((await measure(count, one)) / count);
+  await measure(Math.ceil(count / 5), one, rounds);
+  await measure(Math.ceil(otherCount / 5), other, rounds);
+  const theirs = (await measure(otherCount, other, rounds)) / otherCount;
+  const ratio = theirs / ((await measure(count, one, rounds)) / count);
   console.log(`ratio ${name} ${ratio < 1 ? ratio.toFixed(3) : ratio.toFixed(1)}`);
   console.log(`  ${says}`);
 }

@@ -19,7 +19,7 @@ import { peaksIn, stillIn } from './crowds.ts';
 import type { Peak, Still } from './crowds.ts';
 import { holdsOf, waitingIn } from './together.ts';
 import type { Waiting } from './together.ts';
-import { Walker } from './walk.ts';
+import { NEVER, Walker } from './walk.ts';
 import type { Gait } from './walk.ts';
 
 export interface CohortLearner {
@@ -62,6 +62,8 @@ export interface Forecast {
   readonly planned: readonly number[];
   /** By learner: in which part of the ways they finish, from 0 to 1. */
   readonly chances: readonly number[];
+  /** By learner: what they have not done and can do no more, the first of it by its id; null: there is no such thing. */
+  readonly missed: readonly (string | null)[];
   readonly gait: Gait;
   readonly still: readonly Still[];
   readonly peaks: readonly Peak[];
@@ -78,6 +80,7 @@ const MOST_DRAWS = 49;
 export function forecast({ course, learners, today, draws }: ForecastAsked): Forecast | null {
   if (learners.length === 0 || !course.progress) return null;
   const span = spanOf(course, learners, today);
+  const numberOf = dayNumbers();
   const frames = new Map<string, { frame: Frame; walker: Walker }>();
   const people = learners.map(({ viewer, done }): Learning & { readonly walker: Walker } => {
     const key = frameKey(course, viewer);
@@ -87,11 +90,7 @@ export function forecast({ course, learners, today, draws }: ForecastAsked): For
       its = { frame, walker: new Walker(frame) };
       frames.set(key, its);
     }
-    const days = Object.entries(done).map(([id, day]): [string, number] => [
-      id,
-      toDayNumber(day) - span.first,
-    ]);
-    return { ...its, known: knownOf(its.frame, new Map(days)) };
+    return { ...its, known: knownOf(its.frame, done, (day) => numberOf(day) - span.first) };
   });
   const counted = people.reduce((sum, { frame }) => sum + frame.items.length, 0);
   if (counted === 0) return null;
@@ -118,14 +117,14 @@ export function forecast({ course, learners, today, draws }: ForecastAsked): For
       const end = since === null ? finishOf(frame, own) : toDayNumber(since) - span.first;
       if (end < span.days) {
         finished[Math.max(0, end)] = (finished[Math.max(0, end)] as number) + 1;
-        if (draw > 0) finishes[at] = (finishes[at] as number) + 1;
+        finishes[at] = (finishes[at] as number) + 1;
       }
       for (const day of own)
         if (day < span.days) done[Math.max(0, day)] = (done[Math.max(0, day)] as number) + 1;
     });
     if (draw === 0) {
       central = {
-        still: stillIn(people, walks, span.today),
+        still: stillIn(people, walks.done, span.today),
         peaks: peaksIn(people, walks.done, span.today),
         waiting: waitingIn(people, walks.ready, walks.done, span.today),
       };
@@ -139,7 +138,12 @@ export function forecast({ course, learners, today, draws }: ForecastAsked): For
     finished: bandOf(finishedIn, 1),
     share: bandOf(doneIn, counted),
     planned: plannedIn(people, span.days, counted),
-    chances: finishes.map((count) => count / Math.max(1, many)),
+    // With the way in the middle.
+    chances: finishes.map((count) => count / (many + 1)),
+    missed: people.map(
+      ({ frame, known }) =>
+        frame.items.find(({ closes }, at) => known[at] === NEVER && closes < span.today)?.id ?? null,
+    ),
     ...central,
   };
 }
@@ -155,19 +159,31 @@ interface SpanOf {
   readonly today: number;
 }
 
+/** Numbers of days; a class does many things on the same one. */
+function dayNumbers(): (day: string) => number {
+  const numbers = new Map<string, number>();
+  return (day) => {
+    const known = numbers.get(day) ?? toDayNumber(day);
+    numbers.set(day, known);
+    return known;
+  };
+}
+
 function spanOf(course: Course, learners: readonly CohortLearner[], today: string): SpanOf {
   const now = toDayNumber(today);
-  const plans = learners.map(({ viewer }) => planFor(course, viewer));
+  const plans = [...new Set(learners.map(({ viewer }) => planFor(course, viewer)))];
   const begins = plans.flatMap(({ firstDay }) => (firstDay === null ? [] : [toDayNumber(firstDay)]));
   const joins = learners.flatMap(({ viewer }) => {
     const joined = joinedDay(course, viewer);
     return joined === null ? [] : [toDayNumber(joined)];
   });
-  const dones = learners.flatMap(({ done }) => Object.values(done).map(toDayNumber));
+  let early = today;
+  for (const { done } of learners)
+    for (const id in done) if ((done[id] as string) < early) early = done[id] as string;
   const ends = plans.flatMap(({ lastDay }) => (lastDay === null ? [] : [toDayNumber(lastDay)]));
   const least = (numbers: readonly number[]): number => numbers.reduce((a, b) => Math.min(a, b), now);
   const most = (numbers: readonly number[]): number => numbers.reduce((a, b) => Math.max(a, b), now);
-  const first = Math.max(least([...begins, ...joins, ...dones]), now - MOST_DAYS);
+  const first = Math.max(least([...begins, ...joins, toDayNumber(early)]), now - MOST_DAYS);
   const last = Math.min(most(ends.length === 0 ? [now + BEYOND] : ends), now + MOST_DAYS);
   return { first, days: Math.max(last, now) - first + 1, today: now - first };
 }
@@ -182,7 +198,6 @@ interface Walks {
   /** By learner and item: when one has got to it oneself, and when it is done. */
   readonly ready: readonly Int32Array[];
   readonly done: readonly Int32Array[];
-  readonly idle: readonly Uint8Array[];
 }
 
 /** Where some of them wait for others, all of them go twice: first as if nobody waited. */
@@ -192,23 +207,17 @@ function walkAll(
   gaits: readonly Gait[],
   today: number,
 ): Walks {
-  const go = (holds: readonly (Int32Array | null)[]): Omit<Walks, 'ready'> => {
-    const done: Int32Array[] = [];
-    const idle: Uint8Array[] = [];
-    people.forEach(({ walker, known }, at) => {
-      const walked = walker.walk(gaits[at] as Gait, known, today, holds[at] ?? null);
-      done.push(walked.done.slice());
-      idle.push(walked.idle.slice());
-    });
-    return { done, idle };
-  };
+  const go = (holds: readonly (Int32Array | null)[]): readonly Int32Array[] =>
+    people.map(({ walker, known }, at) =>
+      walker.walk(gaits[at] as Gait, known, today, holds[at] ?? null).slice(),
+    );
   const alone = go([]);
   const holds = holdsOf(
     people,
     learners.map(({ viewer }) => viewer.groups ?? []),
-    alone.done,
+    alone,
   );
-  return holds === null ? { ...alone, ready: alone.done } : { ...go(holds), ready: alone.done };
+  return { ready: alone, done: holds === null ? alone : go(holds) };
 }
 
 function summed(counts: Int32Array): Int32Array {
@@ -217,13 +226,11 @@ function summed(counts: Int32Array): Int32Array {
   return counts;
 }
 
-/** The first of the ways is the middle one. */
 function bandOf(ways: readonly Int32Array[], of: number): readonly Band[] {
-  const [central] = ways as readonly [Int32Array, ...Int32Array[]];
-  return Array.from(central, (middle, day): Band => {
+  return Array.from(ways[0] ?? [], (_one, day): Band => {
     const sorted = ways.map((one) => one[day] as number).sort((a, b) => a - b);
     const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] as number;
-    return { low: at(0.1) / of, middle: middle / of, high: at(0.9) / of };
+    return { low: at(0.1) / of, middle: at(0.5) / of, high: at(0.9) / of };
   });
 }
 

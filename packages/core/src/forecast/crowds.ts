@@ -1,4 +1,5 @@
 /** Days on which many have nothing to do, and days on which many do the same. */
+import type { Frame } from './frame.ts';
 import type { Learning } from './gait.ts';
 import { NEVER } from './walk.ts';
 
@@ -23,11 +24,6 @@ export interface Peak {
   readonly items: readonly string[];
 }
 
-interface Walked {
-  readonly done: readonly Int32Array[];
-  readonly idle: readonly Uint8Array[];
-}
-
 /** So many days in a row, of so large a part of those who have not finished. */
 const LEAST_STILL = 3;
 const PART_STILL = 0.25;
@@ -35,20 +31,20 @@ const MOST_SHOWN = 3;
 
 export function stillIn(
   people: readonly Learning[],
-  { done, idle }: Walked,
+  done: readonly Int32Array[],
   today: number,
 ): readonly Still[] {
   const days = people[0]?.frame.works.length ?? 0;
   const still = new Int32Array(days);
   const left = new Int32Array(days);
-  people.forEach((_one, at) => {
+  people.forEach(({ frame }, at) => {
     const own = done[at] as Int32Array;
-    const last = own.some((day) => day === NEVER)
-      ? days - 1
-      : own.reduce((most, day) => Math.max(most, day), -1);
+    const things = thingsToDo(frame, own);
+    // Whoever does nothing later does not stand still: they have finished, or given up.
+    const last = own.reduce((most, day) => (day === NEVER ? most : Math.max(most, day)), -1);
     for (let day = today; day <= last; day += 1) {
       left[day] = (left[day] as number) + 1;
-      still[day] = (still[day] as number) + ((idle[at] as Uint8Array)[day] as number);
+      if (things[day] === 0) still[day] = (still[day] as number) + 1;
     }
   });
   const works = (day: number): boolean => people[0]?.frame.works[day] === true;
@@ -65,6 +61,21 @@ export function stillIn(
     first = -1;
   }
   return runs.sort((a, b) => b.learners - a.learners || a.first - b.first).slice(0, MOST_SHOWN);
+}
+
+/** By day: how many things one could do, whether one has begun with them or not. */
+function thingsToDo({ items, works }: Frame, done: Int32Array): Int32Array {
+  const things = new Int32Array(works.length + 1);
+  items.forEach(({ opens, closes, waits }, at) => {
+    const from = waits.reduce((most, one) => Math.max(most, (done[one.at] as number) + one.later), opens);
+    const to = Math.min(done[at] as number, closes, works.length - 1);
+    if (from > to) return;
+    things[from] = (things[from] as number) + 1;
+    things[to + 1] = (things[to + 1] as number) - 1;
+  });
+  for (let day = 1; day < works.length; day += 1)
+    things[day] = (things[day] as number) + (things[day - 1] as number);
+  return things;
 }
 
 /** What most of them do first from that day on. */

@@ -21,8 +21,8 @@ const LEAST_PACE = 0.5;
 const OWN = 0.7;
 const COMMON = 0.5;
 const LEAST_SPREAD = 0.08;
-const PLANNED_OWN = 0.35;
-const PLANNED_COMMON = 0.2;
+const PLANNED_OWN = 0.15;
+const PLANNED_COMMON = 0.1;
 
 export interface Learnt {
   readonly gait: Gait;
@@ -79,19 +79,20 @@ function pastOf({ frame, known }: Learning, today: number, gait: Gait): Past {
   const open = new Int32Array(today + 1);
   const count = new Int32Array(today);
   const minutes = new Float64Array(today);
-  frame.items.forEach((item, at) => {
+  for (let at = 0; at < frame.items.length; at += 1) {
+    const item = frame.items[at] as Frame['items'][number];
     const done = known[at] as number;
-    if (item.isHeld) return;
+    if (item.isHeld) continue;
     if (done < today) {
       count[done] = (count[done] as number) + 1;
       minutes[done] = (minutes[done] as number) + item.weight;
     }
     const from = Math.max(0, Math.min(beginsOn(item, gait), done));
     const to = Math.min(done, today - 1, item.closes);
-    if (from > to) return;
+    if (from > to) continue;
     open[from] = (open[from] as number) + 1;
     open[to + 1] = (open[to + 1] as number) - 1;
-  });
+  }
   for (let day = 1; day < today; day += 1) open[day] = (open[day] as number) + (open[day - 1] as number);
   return { open, count, minutes };
 }
@@ -141,18 +142,34 @@ function paceIn({ minutes, days, atOnce }: Seen, pace: number): number {
 
 const weightOf = (age: number): number => 2 ** (-age / HALF_LIFE);
 
-/** How many days before it is wanted each thing was done. */
-const leadsOf = ({ frame, known }: Learning, today: number): readonly number[] =>
-  frame.items.flatMap(({ wanted, isHeld }, at) => {
-    const done = known[at] as number;
-    return isHeld || wanted === Infinity || done >= today ? [] : [wanted - done];
-  });
+/** How many things were done so many days before they were wanted, from the least to the most; what is beyond, there. */
+type Leads = Int32Array;
 
-function middle(numbers: readonly number[]): number | null {
-  if (numbers.length === 0) return null;
-  const sorted = [...numbers].sort((a, b) => a - b);
-  const lead = sorted[Math.floor((sorted.length - 1) / 2)] as number;
-  return Math.min(MOST_LEAD, Math.max(LEAST_LEAD, lead));
+function leadsOf({ frame, known }: Learning, today: number, all: Leads): Leads {
+  const own = new Int32Array(MOST_LEAD - LEAST_LEAD + 1);
+  const { items } = frame;
+  for (let at = 0; at < items.length; at += 1) {
+    const { wanted, isHeld } = items[at] as Frame['items'][number];
+    const done = known[at] as number;
+    if (isHeld || wanted === Infinity || done >= today) continue;
+    const place = Math.min(MOST_LEAD, Math.max(LEAST_LEAD, wanted - done)) - LEAST_LEAD;
+    own[place] = (own[place] as number) + 1;
+    all[place] = (all[place] as number) + 1;
+  }
+  return own;
+}
+
+const countOf = (leads: Leads): number => leads.reduce((sum, one) => sum + one, 0);
+
+/** The one in the middle; null: there is none. */
+function middle(leads: Leads): number | null {
+  const half = (countOf(leads) + 1) / 2;
+  let below = 0;
+  for (let place = 0; place < leads.length; place += 1) {
+    below += leads[place] as number;
+    if (below > 0 && below >= Math.floor(half)) return place + LEAST_LEAD;
+  }
+  return null;
 }
 
 /** As many of one's own leads, and they are one's own lead. */
@@ -163,11 +180,13 @@ export function cohortOf(learners: readonly Learning[], today: number): Cohort {
   const plans = new Map<Frame, number>();
   for (const { frame } of learners) if (!plans.has(frame)) plans.set(frame, paceOfPlan(frame));
   const planned = mean(learners.map(({ frame }) => plans.get(frame) ?? LEAST_PACE)) ?? LEAST_PACE;
-  const leads = learners.map((one) => leadsOf(one, today));
-  const isBegun = learners.some(({ known }) => known.some((day) => day < today));
-  const lead = isBegun ? (middle(leads.flat()) ?? PLANNED_LEAD) : PLANNED_LEAD;
+  const allLeads = new Int32Array(MOST_LEAD - LEAST_LEAD + 1);
+  const leads = learners.map((one) => leadsOf(one, today, allLeads));
+  const isBegun = learners.some(({ known }) => known.some((day) => day !== NEVER));
+  const lead = isBegun ? (middle(allLeads) ?? PLANNED_LEAD) : PLANNED_LEAD;
   const own = learners.map((one, at): Seen & { readonly lead: number } => {
-    const its = (leads[at] as readonly number[]).length < ENOUGH_LEADS ? null : middle(leads[at] ?? []);
+    const of = leads[at] as Leads;
+    const its = countOf(of) < ENOUGH_LEADS ? null : middle(of);
     const gait = { pace: planned, lead: its ?? lead };
     return { ...seen(one, today, gait), lead: gait.lead };
   });
@@ -192,6 +211,15 @@ const mean = (numbers: readonly number[]): number | null =>
   numbers.length === 0 ? null : numbers.reduce((sum, one) => sum + one, 0) / numbers.length;
 
 /** By item, from the days on which things were done. */
-export function knownOf({ items }: Frame, done: ReadonlyMap<string, number>): Int32Array {
-  return Int32Array.from(items, ({ id }) => done.get(id) ?? NEVER);
+export function knownOf(
+  { counting, items }: Frame,
+  done: Readonly<Record<string, string>>,
+  indexOf: (day: string) => number,
+): Int32Array {
+  const known = new Int32Array(items.length).fill(NEVER);
+  for (const id in done) {
+    const at = counting.indexOf.get(id);
+    if (at !== undefined) known[at] = indexOf(done[id] as string);
+  }
+  return known;
 }

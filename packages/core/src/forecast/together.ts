@@ -2,6 +2,7 @@
  * Where learners wait for one another: what a group hands in as one is done when the last of it has got to it, and nobody
  * answers others before somebody else has said something.
  */
+import type { Frame, FrameItem } from './frame.ts';
 import type { Learning } from './gait.ts';
 import { NEVER } from './walk.ts';
 
@@ -11,6 +12,16 @@ export interface Waiting {
   /** How many learners wait there, and how many days in the middle. */
   readonly learners: number;
   readonly days: number;
+}
+
+/** What is done with others, of each frame in which there is any: indices of items. */
+function sharedIn(people: readonly Learning[]): ReadonlyMap<Frame, readonly number[]> {
+  const shared = new Map<Frame, readonly number[]>();
+  for (const frame of new Set(people.map((one) => one.frame))) {
+    const its = frame.items.flatMap(({ together }, at) => (together === null ? [] : [at]));
+    if (its.length > 0) shared.set(frame, its);
+  }
+  return shared;
 }
 
 /**
@@ -23,6 +34,8 @@ export function holdsOf(
   groups: readonly (readonly string[])[],
   done: readonly Int32Array[],
 ): readonly (Int32Array | null)[] | null {
+  const shared = sharedIn(people);
+  if (shared.size === 0) return null;
   const firsts = new Map<string, number[]>();
   const keysOf = (at: number, item: number): readonly string[] => {
     const { frame } = people[at] as Learning;
@@ -35,7 +48,7 @@ export function holdsOf(
   };
   let isAny = false;
   people.forEach(({ frame }, at) => {
-    frame.items.forEach((_item, item) => {
+    shared.get(frame)?.forEach((item) => {
       const day = (done[at] as Int32Array)[item] as number;
       for (const key of keysOf(at, item)) {
         isAny = true;
@@ -51,7 +64,7 @@ export function holdsOf(
     until.set(`talk ${key}`, got[1] ?? NEVER);
   }
   return people.map(({ frame, known }, at) => {
-    if (frame.items.every(({ together }) => together === null)) return null;
+    if (!shared.has(frame)) return null;
     return Int32Array.from(frame.items, ({ together }, item) => {
       if (known[item] !== NEVER) return 0;
       const days = keysOf(at, item).map((key) => until.get(`${String(together)} ${key}`) ?? NEVER);
@@ -68,11 +81,13 @@ export function waitingIn(
   today: number,
 ): readonly Waiting[] {
   const waits = new Map<string, number[]>();
+  const shared = sharedIn(people);
   people.forEach(({ frame }, at) => {
-    frame.items.forEach(({ id, together }, item) => {
+    shared.get(frame)?.forEach((item) => {
+      const { id } = frame.items[item] as FrameItem;
       const from = (ready[at] as Int32Array)[item] as number;
       const to = (done[at] as Int32Array)[item] as number;
-      if (together === null || from < today || from === NEVER || to <= from) return;
+      if (from < today || from === NEVER || to <= from) return;
       const days = to === NEVER ? frame.works.length - from : to - from;
       waits.set(id, [...(waits.get(id) ?? []), days]);
     });

@@ -26,18 +26,10 @@ export function beginsOn(
   return Math.max(opens, wanted - lead - Math.floor(beside / pace));
 }
 
-export interface Walked {
-  /** By item: the day on which it is done, or `NEVER`. */
-  readonly done: Int32Array;
-  /** By day: whether there was nothing that they could do, though they do something later. */
-  readonly idle: Uint8Array;
-}
-
 /** Buffers are taken again with each walk: what it gives is there until the next one. */
 export class Walker {
   readonly #frame: Frame;
   readonly #done: Int32Array;
-  readonly #idle: Uint8Array;
   readonly #left: Float64Array;
   readonly #needs: Int32Array;
   /** By item, the day from which it can be begun, by what is known so far. */
@@ -55,7 +47,6 @@ export class Walker {
     const { items, works, rank } = frame;
     this.#frame = frame;
     this.#done = new Int32Array(items.length);
-    this.#idle = new Uint8Array(works.length);
     this.#left = new Float64Array(items.length);
     this.#needs = new Int32Array(items.length);
     this.#from = new Int32Array(items.length);
@@ -73,19 +64,18 @@ export class Walker {
   /**
    * @param known by item, the day on which it was done already, or `NEVER`
    * @param today the first day of the walk
+   * @returns by item, the day on which it is done, or `NEVER`
    * @param holds by item, the day before which it is not done whenever one has got to it, as with what a group does as one
    */
-  walk(gait: Gait, known: Int32Array, today: number, holds: Int32Array | null = null): Walked {
+  walk(gait: Gait, known: Int32Array, today: number, holds: Int32Array | null = null): Int32Array {
     const { items, works, last } = this.#frame;
     const end = Math.min(works.length - 1, last);
     this.#begin(gait, known, today, end);
     let left = this.#count(known);
-    let lastDone = -1;
     for (let day = today; day <= end && left > 0; day += 1) {
       this.#open(day);
       left -= this.#drop(day);
       if (works[day] !== true) continue;
-      this.#idle[day] = this.#size === 0 ? 1 : 0;
       let minutes = gait.pace;
       while (this.#size > 0) {
         const at = this.#byRank[this.#heap[1] as number] as number;
@@ -97,14 +87,12 @@ export class Walker {
         minutes = Math.max(0, minutes - wants);
         this.#pop();
         left -= 1;
-        lastDone = day;
         const done = Math.max(day, holds?.[at] ?? day);
         if (done <= end) this.#finish(at, done, day, end);
         left -= this.#drop(day);
       }
     }
-    this.#idle.fill(0, lastDone + 1);
-    return { done: this.#done, idle: this.#idle };
+    return this.#done;
   }
 
   #count(known: Int32Array): number {
@@ -116,7 +104,6 @@ export class Walker {
   #begin(gait: Gait, known: Int32Array, today: number, end: number): void {
     const { items } = this.#frame;
     this.#size = 0;
-    this.#idle.fill(0);
     this.#head.fill(-1);
     for (let at = 0; at < items.length; at += 1) {
       this.#done[at] = known[at] as number;

@@ -67,7 +67,7 @@ export function classOf(
     const key = JSON.stringify(viewer);
     const frame = frames.get(key) ?? frameOf(course, viewer, toDayNumber(BEGINS), days);
     frames.set(key, frame);
-    const { done } = slowWalk(
+    const done = slowWalk(
       frame,
       gait,
       frame.items.map(() => NEVER),

@@ -3,23 +3,17 @@ import type { Frame } from '../../src/forecast/frame.ts';
 import { beginsOn, NEVER } from '../../src/forecast/walk.ts';
 import type { Gait } from '../../src/forecast/walk.ts';
 
-export interface SlowlyWalked {
-  readonly done: readonly number[];
-  readonly idle: readonly number[];
-}
-
 export function slowWalk(
   { items, works, last }: Frame,
   gait: Gait,
   known: ArrayLike<number>,
   today: number,
   holds: ArrayLike<number> | null = null,
-): SlowlyWalked {
+): readonly number[] {
   const done = Array.from(known);
   /** When its own work was over, though others were waited for. */
   const over = items.map((_one, at) => done[at] !== NEVER);
   const left = items.map(({ weight }) => weight);
-  const idle = works.map(() => 0);
   const isOpen = (at: number, day: number): boolean => {
     const item = items[at];
     if (item === undefined || over[at] === true || day > item.closes) return false;
@@ -36,7 +30,6 @@ export function slowWalk(
     if (a.isHeld || a.wanted === b.wanted) return one < other;
     return a.wanted < b.wanted;
   };
-  let lastDone = -1;
   const next = (day: number): number => {
     let best = -1;
     for (let at = 0; at < items.length; at += 1)
@@ -47,7 +40,6 @@ export function slowWalk(
     if (works[day] !== true) continue;
     let minutes = gait.pace;
     let at = next(day);
-    if (at < 0) idle[day] = 1;
     while (at >= 0) {
       const wants = left[at] as number;
       if (wants > minutes && items[at]?.isHeld !== true) {
@@ -56,11 +48,10 @@ export function slowWalk(
       }
       minutes = Math.max(0, minutes - wants);
       over[at] = true;
-      lastDone = day;
       const when = Math.max(day, holds?.[at] ?? day);
       if (when <= last && when < works.length) done[at] = when;
       at = next(day);
     }
   }
-  return { done, idle: idle.map((is, day) => (day < lastDone ? is : 0)) };
+  return done;
 }

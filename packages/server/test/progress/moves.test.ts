@@ -1,7 +1,13 @@
 /** A rule that becomes another one in a live course: who gains and who loses is told first, and what was earned can stay. */
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { LearnerAnswer, MovesAnswer, PlanAnswer, ProgressAnswer } from '@itinerary/contract';
+import type {
+  DeedDaysAnswer,
+  LearnerAnswer,
+  MovesAnswer,
+  PlanAnswer,
+  ProgressAnswer,
+} from '@itinerary/contract';
 import { newItem } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { toldClock } from '../../src/config/clock.ts';
@@ -170,4 +176,28 @@ test('learners and visitors ask nothing of it; what does not apply moves nobody;
   });
   expect((await weigh()).status).toBe(400);
   expect((await weigh({ kind: 'grow', target: its.item })).status).toBe(400);
+});
+
+test('what a forecast is made from: who has done what on which day, to staff alone', async () => {
+  const days = async (): Promise<DeedDaysAnswer> =>
+    (await adaeze.get(`/api/courses/${its.id}/forecast`).expect(200)).body as DeedDaysAnswer;
+  const { today, first, items, learners } = await days();
+  expect([today, first, items]).toEqual(['2027-03-02', '2027-03-02', [its.item]]);
+  expect(learners.find(({ person }) => person === its.noor)).toMatchObject({
+    ...{ done: [[0, 0]], since: '2027-03-02', exceptions: [] },
+  });
+  expect(learners.find(({ person }) => person === its.hye)).toMatchObject({ done: [], since: null });
+  // Beyond midnight in the course's zone it is another day.
+  clock.tell('2027-03-04T23:30:00.000Z');
+  await hye.put(`/api/learn/${its.id}/items/${its.item}/done`);
+  clock.tell('2027-03-05T00:10:00.000Z');
+  const later = await days();
+  expect([later.today, later.first]).toEqual(['2027-03-05', '2027-03-02']);
+  expect(later.learners.find(({ person }) => person === its.hye)?.done).toEqual([[0, 2]]);
+  for (const [agent, status] of [
+    [noor, 403],
+    [visitor, 404],
+  ] as const) {
+    expect((await agent.get(`/api/courses/${its.id}/forecast`)).status).toBe(status);
+  }
 });

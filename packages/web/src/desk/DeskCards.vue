@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The courses one reads, led by their pictures. */
-import type { DeskCourse } from '@itinerary/contract';
+import type { AllProgressAnswer, DeskCourse } from '@itinerary/contract';
 import { useI18n } from 'vue-i18n';
 import { formatDay, formatDays } from '../words/dates.ts';
 import { momentWords } from '../words/moment-words.ts';
+import DoneLine from '../ui/progress/DoneLine.vue';
 import CourseThumb from '../ui/course/CourseThumb.vue';
 import StateMark from '../ui/course/StateMark.vue';
 
@@ -12,7 +13,10 @@ const props = defineProps<{
   today: string;
   /** How much is new in each, by its id. */
   news: ReadonlyMap<string, number>;
+  /** How far one is in each, by its id. */
+  howFar: ReadonlyMap<string, AllProgressAnswer['courses'][number]>;
 }>();
+const farIn = ({ id }: DeskCourse) => props.howFar.get(id);
 const { t, locale } = useI18n();
 
 function when(course: DeskCourse): string {
@@ -37,6 +41,17 @@ function when(course: DeskCourse): string {
             {{ t(`desk.next.${course.next.what}`, { title: course.next.title ?? course.next.number ?? '' }) }}
             <span class="figures">{{ momentWords(course.next.moment, locale, today) }}</span>
           </span>
+          <template v-if="farIn(course)?.share">
+            <DoneLine
+              class="far"
+              :done="farIn(course)?.share?.done ?? 0"
+              :counted="farIn(course)?.share?.counted ?? 1"
+            />
+            <span v-if="farIn(course)?.next" class="soft" dir="auto">{{
+              t('desk.nextToDo', { title: farIn(course)?.next?.title ?? '' })
+            }}</span>
+            <span v-else-if="farIn(course)?.since" class="soft">{{ t('desk.allDone') }}</span>
+          </template>
           <span v-if="news.has(course.id)" class="new figures">{{
             t('desk.isNew', news.get(course.id) ?? 0)
           }}</span>
@@ -93,6 +108,10 @@ function when(course: DeskCourse): string {
   padding-top: 6px;
   border-top: 2px solid var(--route);
   overflow-wrap: anywhere;
+}
+
+.far {
+  margin-top: 6px;
 }
 
 .words {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { AllProgressAnswer } from '@itinerary/contract';
 import { IconCalendarOff, IconLifebuoy, IconPlus, IconUsers } from '@tabler/icons-vue';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -35,14 +36,19 @@ const router = useRouter();
 const { answer, state, reload, refresh } = useAnswer('GET /api/desk', () => ({}));
 // A course that goes live while the desk is open comes onto it.
 useLive(() => void refresh());
-/** What is new comes after the courses themselves. */
+/** What is new, and how far one is, come after the courses themselves. */
 const news = shallowRef<ReadonlyMap<string, number>>(new Map());
+const howFar = shallowRef<ReadonlyMap<string, AllProgressAnswer['courses'][number]>>(new Map());
 let isAsked = false;
 watch(answer, async (desk) => {
   if (isAsked || desk?.courses.some(({ role }) => role === 'learner') !== true) return;
   isAsked = true;
-  const all = await ask('GET /api/news', {}).catch(() => null);
+  const [all, far] = await Promise.all([
+    ask('GET /api/news', {}).catch(() => null),
+    ask('GET /api/progress', {}).catch(() => null),
+  ]);
   if (all !== null) news.value = new Map(all.courses.map(({ course, count }) => [course, count]));
+  if (far !== null) howFar.value = new Map(far.courses.map((one) => [one.course, one]));
 });
 const filter = ref<DeskFilter>(NO_FILTER);
 const isShowingHolidays = ref(false);
@@ -127,7 +133,7 @@ const lead = computed(() => {
     <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
     <template v-if="read.length > 0">
       <h2 v-if="planned.length > 0" class="reading">{{ t('desk.reading') }}</h2>
-      <DeskCards :courses="read" :today="session.today" :news="news" />
+      <DeskCards :courses="read" :today="session.today" :news="news" :how-far="howFar" />
     </template>
     <section v-if="shown.length === 0" class="empty">
       <template v-if="isFiltering(filter)">

@@ -64,8 +64,8 @@ onBeforeUnmount(() => {
         <IconSearch :size="20" aria-hidden="true" />
         <span class="visually-hidden">{{ t('learner.findHere') }}</span>
       </RouterLink>
-      <RouterLink v-if="answer?.mayPlan" class="button small" :to="`/setup/${courseId}/outline`">
-        <IconRoute :size="17" aria-hidden="true" /> {{ t('learner.toSetup') }}
+      <RouterLink v-if="answer?.mayPlan" class="button small to-setup" :to="`/setup/${courseId}/outline`">
+        <IconRoute :size="17" aria-hidden="true" /> <span class="words">{{ t('learner.toSetup') }}</span>
       </RouterLink>
     </template>
   </AppBar>
@@ -93,6 +93,11 @@ onBeforeUnmount(() => {
   white-space: nowrap;
 }
 
+.find,
+.to-setup {
+  flex: none;
+}
+
 .find {
   display: grid;
   place-items: center;
@@ -104,6 +109,16 @@ onBeforeUnmount(() => {
 @media (max-width: 520px) {
   .course {
     font-size: 14px;
+  }
+
+  /* Seen no more, and told as before. */
+  .to-setup .words {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+    white-space: nowrap;
   }
 }
 </style>

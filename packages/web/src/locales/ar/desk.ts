@@ -21,6 +21,8 @@ export default {
   noDay: 'بلا يوم بعد',
   ended: 'انتهى {day}',
   begins: 'يبدأ {day}',
+  nextToDo: 'التالي: {title}',
+  allDone: 'أُنجز المقرر.',
   settled: 'لا شيء',
   toSettle: 'للتسوية',
   columns: {

@@ -30,6 +30,7 @@ export default {
   unlikely: 'من غير المرجّح أن ينهوا',
   allLikely: 'كما يبدو، إنهاء كل واحد أرجح من عدمه.',
   chance: 'ينهي في {share} من المسارات',
+  missed: 'لم يعد ممكنًا: انتهى {title}',
   whatIf: {
     title: 'ماذا لو …',
     label: 'جرّب تغييرًا',
@@ -52,6 +53,7 @@ export default {
     same: 'لا يغيّر كم واحدًا ينهي: {then} من {of}.',
     more: 'معه ينهي {then} من {of}، بدل {now}.',
     fewer: 'معه لا ينهي إلا {then} من {of}، بدل {now}.',
+    ends: 'وينتهي المقرر في {then} بدل {now}.',
     to: { outline: 'إلى المخطط، للقيام بذلك', dates: 'إلى التواريخ، للقيام بذلك' },
   },
   assumed: {

@@ -20,6 +20,8 @@ export default {
   noDay: 'no day yet',
   ended: 'ended {day}',
   begins: 'Begins {day}',
+  nextToDo: 'Next: {title}',
+  allDone: 'Done with the course.',
   settled: 'Nothing',
   toSettle: 'to settle',
   columns: {

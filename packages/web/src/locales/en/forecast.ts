@@ -30,6 +30,7 @@ export default {
   unlikely: 'Not likely to finish',
   allLikely: 'As it looks, everybody is more likely to finish than not.',
   chance: 'finishes in {share} of the ways',
+  missed: 'not any more: {title} is over',
   whatIf: {
     title: 'What if …',
     label: 'Try a change',
@@ -52,6 +53,7 @@ export default {
     same: 'It changes nothing in how many finish: {then} of {of}.',
     more: 'With it {then} of {of} would finish, instead of {now}.',
     fewer: 'With it only {then} of {of} would finish, instead of {now}.',
+    ends: 'The course would end on {then} instead of {now}.',
     to: { outline: 'To the outline, to do it', dates: 'To the dates, to do it' },
   },
   assumed: {

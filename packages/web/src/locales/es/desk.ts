@@ -20,6 +20,8 @@ export default {
   noDay: 'sin fecha',
   ended: 'terminó el {day}',
   begins: 'Empieza el {day}',
+  nextToDo: 'A continuación: {title}',
+  allDone: 'Curso hecho.',
   settled: 'Nada',
   toSettle: 'por resolver',
   columns: {

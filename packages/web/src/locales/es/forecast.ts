@@ -31,6 +31,7 @@ export default {
   unlikely: 'Es poco probable que terminen',
   allLikely: 'Tal como va, es más probable que cada cual termine que no.',
   chance: 'termina en el {share} de los caminos',
+  missed: 'ya no: {title} ha pasado',
   whatIf: {
     title: 'Y si …',
     label: 'Probar un cambio',
@@ -53,6 +54,7 @@ export default {
     same: 'No cambia cuántos terminan: {then} de {of}.',
     more: 'Con esto terminarían {then} de {of}, en vez de {now}.',
     fewer: 'Con esto solo terminarían {then} de {of}, en vez de {now}.',
+    ends: 'El curso terminaría el {then} en vez del {now}.',
     to: { outline: 'Al esquema, para hacerlo', dates: 'A las fechas, para hacerlo' },
   },
   assumed: {

@@ -20,6 +20,8 @@ export default {
   noDay: 'pas encore de jour',
   ended: 'terminé {day}',
   begins: 'Commence {day}',
+  nextToDo: 'Ensuite : {title}',
+  allDone: 'Cours fini.',
   settled: 'Rien',
   toSettle: 'à régler',
   columns: {

@@ -30,6 +30,7 @@ export default {
   unlikely: 'Ne finiront sans doute pas',
   allLikely: 'À ce qu’il semble, chacun a plus de chances de finir que de ne pas finir.',
   chance: 'finit dans {share} des voies',
+  missed: 'plus possible : {title} est passé',
   whatIf: {
     title: 'Et si …',
     label: 'Essayer un changement',
@@ -52,6 +53,7 @@ export default {
     same: 'Cela ne change pas combien finissent : {then} sur {of}.',
     more: 'Avec cela, {then} sur {of} finiraient, au lieu de {now}.',
     fewer: 'Avec cela, seulement {then} sur {of} finiraient, au lieu de {now}.',
+    ends: 'Le cours finirait le {then} au lieu du {now}.',
     to: { outline: 'Au parcours, pour le faire', dates: 'Aux dates, pour le faire' },
   },
   assumed: {

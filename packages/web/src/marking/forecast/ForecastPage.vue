@@ -49,12 +49,14 @@ const sentence = computed(() => {
   const words = { ...values, of: number(found.value.learners), day: day(found.value.days.length - 1) };
   return isEnded(found.value) ? t('forecast.was', words) : t('forecast.sentence', words);
 });
+/** In the order of their days; waits for one another last, since they have none. */
 const lines = computed((): readonly string[] => {
   const one = found.value;
   if (one === null) return [];
-  return [
-    ...one.still.map(({ first, last, learners, until }) =>
-      t(
+  const dated = [
+    ...one.still.map(({ first, last, learners, until }) => ({
+      at: first,
+      words: t(
         until === null ? 'forecast.still' : 'forecast.stillUntil',
         {
           days: formatDays(dayAt(first), dayAt(last), locale.value, today.value),
@@ -62,20 +64,25 @@ const lines = computed((): readonly string[] => {
         },
         learners,
       ),
-    ),
-    ...one.peaks.map(({ day: at, learners, items }) =>
-      t('forecast.peak', { day: day(at), count: learners, titles: listed(items) }, learners),
-    ),
-    ...one.waiting.map(({ id, learners, days }) =>
-      t('forecast.waiting', { count: learners, days: number(days), title: titleOf(id) }, learners),
-    ),
-  ];
+    })),
+    ...one.peaks.map(({ day: at, learners, items }) => ({
+      at,
+      words: t('forecast.peak', { day: day(at), count: learners, titles: listed(items) }, learners),
+    })),
+  ].sort((a, b) => a.at - b.at);
+  const waits = one.waiting.map(({ id, learners, days }) =>
+    t('forecast.waiting', { count: learners, days: number(days), title: titleOf(id) }, learners),
+  );
+  return [...dated.map(({ words }) => words), ...waits];
 });
 
 /** Less likely than not; the least likely first. */
 const unlikely = computed(() =>
   (deeds.value?.learners ?? [])
-    .map(({ person, name }, at) => ({ person, name, chance: found.value?.chances[at] ?? 1 }))
+    .map(({ person, name }, at) => ({
+      ...{ person, name, chance: found.value?.chances[at] ?? 1 },
+      missed: found.value?.missed[at] ?? null,
+    }))
     .filter(({ chance }) => chance < 0.5)
     .sort((a, b) => a.chance - b.chance || a.name.localeCompare(b.name)),
 );
@@ -141,6 +148,7 @@ const assumed = computed(() => {
           :other="other"
           :missing="missing"
           :is-reckoning="isReckoning"
+          :today="today"
         />
         <section v-if="(deeds?.learners.length ?? 0) > 0" aria-labelledby="unlikely">
           <h2 id="unlikely">{{ t('forecast.unlikely') }}</h2>
@@ -150,7 +158,11 @@ const assumed = computed(() => {
               <RouterLink :to="path`/courses/${courseId}/progress/${one.person}`" dir="auto">{{
                 one.name
               }}</RouterLink>
-              <span class="soft figures">{{ t('forecast.chance', { share: chance(one.chance) }) }}</span>
+              <span class="soft" dir="auto">{{
+                one.chance === 0 && one.missed !== null
+                  ? t('forecast.missed', { title: titleOf(one.missed) })
+                  : t('forecast.chance', { share: chance(one.chance) })
+              }}</span>
             </li>
           </ul>
         </section>

@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import DayField from '../../ui/fields/when/DayField.vue';
+import { formatDay } from '../../words/dates.ts';
 import { formatNumber } from '../../words/intl.ts';
 import { WHATS } from './use-forecast.ts';
 import type { WhatIf } from './use-forecast.ts';
@@ -19,6 +20,7 @@ const props = defineProps<{
   other: Forecast | null;
   missing: 'day' | 'days' | 'order' | null;
   isReckoning: boolean;
+  today: string;
 }>();
 const { t, locale } = useI18n();
 
@@ -50,10 +52,14 @@ const says = computed(() => {
     then: formatNumber(then, locale.value),
     of: formatNumber(props.found.learners, locale.value),
   };
-  return t(
+  const sentence = t(
     then === now ? 'forecast.whatIf.same' : then > now ? 'forecast.whatIf.more' : 'forecast.whatIf.fewer',
     words,
   );
+  const ends = [props.found, props.other].map((one) => one.days.at(-1) ?? '') as [string, string];
+  if (ends[0] === ends[1]) return sentence;
+  const day = (iso: string): string => formatDay(iso, locale.value, { today: props.today });
+  return `${sentence} ${t('forecast.whatIf.ends', { then: day(ends[1]), now: day(ends[0]) })}`;
 });
 const place = computed(() => (asked.value.what === 'pause' ? 'dates' : 'outline'));
 </script>

@@ -118,7 +118,7 @@ function learnersIn({ learners, items, first }: DeedDaysAnswer): readonly Cohort
       ...ANY_LEARNER,
       joinedAt,
       groups: [...groups],
-      exceptions: structuredClone(exceptions) as never,
+      exceptions: [...exceptions],
     },
     done: Object.fromEntries(done.map(([item = -1, day = 0]) => [items[item] ?? '', addDays(first, day)])),
     since,
