@@ -113,7 +113,7 @@ function itemOf(
   const isHeld = conditions.includes('attended');
   const isHanded = conditions.some((by) => HANDED.includes(by));
   const { takenTo } = handInWindow(moments, 'grace' in item.node ? item.node.grace : 0);
-  const closes = Math.min(ends, item.terms.tooLate, (isHanded ? takenTo : null) ?? Infinity);
+  const closes = Math.min(ends, reach.closesAt, item.terms.tooLate, (isHanded ? takenTo : null) ?? Infinity);
   const opens = indexOf(at);
   const isShared = isHanded && groupWorkOf(course, item.node) !== 'none' && item.node.kind === 'assignment';
   return {

@@ -17,13 +17,16 @@ export interface Gait {
 /** The day of what is never done. */
 export const NEVER = 0x3fffffff;
 
-/** The day on which somebody begins with an item that nothing holds up: in time for all that is wanted with it. */
+/**
+ * The day on which somebody begins with an item that nothing holds up: in time for all that is wanted with it, and however
+ * late they are, in time for the last day on which it can be done.
+ */
 export function beginsOn(
-  { opens, wanted, beside, isHeld }: Frame['items'][number],
+  { opens, wanted, closes, beside, isHeld }: Frame['items'][number],
   { pace, lead }: Gait,
 ): number {
   if (wanted === Infinity || isHeld) return opens;
-  return Math.max(opens, wanted - lead - Math.floor(beside / pace));
+  return Math.max(opens, Math.min(wanted - lead, closes) - Math.floor(beside / pace));
 }
 
 /** Buffers are taken again with each walk: what it gives is there until the next one. */

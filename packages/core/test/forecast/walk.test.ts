@@ -96,6 +96,9 @@ describe('a way through what is left', () => {
     // Two days of work, three days early.
     expect(walked(frame, { pace: 20, lead: 3 })).toEqual([16]);
     expect(walked(frame, { pace: 20, lead: -2 })).toEqual([21]);
+    // However late somebody is, not later than it can be done.
+    const last = frameWith([{ weight: 40, wanted: 20, closes: 20 }], WORKS);
+    expect(walked(last, { pace: 20, lead: -9 })).toEqual([19]);
   });
 
   test('nobody works in a pause; what is held is done on its day, whatever else there is', () => {
