@@ -18,6 +18,7 @@ const WITH_SERVER = {
   'answer-vs-bare-commit': 'e2e/bench/answer.ts',
   'act-vs-bare-commit': 'e2e/bench/deed.ts',
   'grid-vs-sql': 'e2e/bench/deed.ts',
+  'grid-frames': 'e2e/bench/grid-frames.ts',
   'thread-1000-vs-10': 'e2e/bench/thread.ts',
   'handin-storm': 'e2e/bench/handin-storm.ts',
   'add-item-vs-arrow': 'e2e/bench/main-thread.ts',

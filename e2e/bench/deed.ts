@@ -4,14 +4,13 @@
  * Then the grid of five hundred learners and two hundred items against a query that gives its numbers alone: `ratio
  * grid-vs-sql N`.
  */
-import { randomUUID } from 'node:crypto';
-import { newItem, newSection } from '../../packages/core/src/index.ts';
 import { keptCourse } from '../../packages/server/src/db/kept-courses.ts';
 import { connect } from '../../packages/server/src/db/orm.ts';
 import type { Viewer } from '../../packages/core/src/index.ts';
 import { readGrid } from '../../packages/server/src/usecases/progress/grid.ts';
 import { record } from '../../packages/server/src/usecases/progress/record.ts';
 import { bareCommits, p99, timed } from './bare.ts';
+import { classOf } from './class-of.ts';
 import { asInstructor } from './enter.ts';
 import { middle } from './middle.ts';
 
@@ -29,39 +28,6 @@ const database = await connect(url);
 const run = (sql: string, values: readonly unknown[] = []): Promise<unknown> =>
   database.em.fork().execute(sql, [...values]);
 
-async function courseOf(code: string, learners: number): Promise<string> {
-  const { id } = await post<{ id: string }>('/api/courses', {
-    ...{ title: 'Done by many', code, purpose: 'learners', department: null, term: null },
-    ...{ firstDay: '2027-02-15', weeks: 15, zone: 'UTC' },
-  });
-  const section = newSection({ id: randomUUID(), title: 'Mud' });
-  const items = Array.from({ length: ITEMS }, (_one, at) =>
-    newItem('page', { id: `${code}-${at}`, title: `Leaf ${at}`, done: { by: 'ticked' }, minutes: 10 }),
-  );
-  const edits = [
-    { kind: 'insert', parent: id, after: null, node: section },
-    ...items.map((node, at) => ({
-      ...{ kind: 'insert', parent: section.id, after: at === 0 ? null : `${code}-${at - 1}`, node },
-    })),
-  ];
-  await post(`/api/courses/${id}/changes`, {
-    since: 0,
-    changes: [{ id: `bench-${code}`, edits }],
-    texts: {},
-  });
-  await run(
-    `insert into person (id, institution_id, name, address, kind, password_hash) select ? || n, (select id from institution limit 1), 'Learner ' || n, ? || n || '@bench.example', 'learner', ''
-       from generate_series(1, ?) n`,
-    [`${code}-p`, code.toLowerCase(), learners],
-  );
-  await run(
-    `insert into member (course_id, person_id, role, joined_at) select ?, ? || n, 'learner', ? from generate_series(1, ?) n`,
-    [id, `${code}-p`, now, learners],
-  );
-  await run(`update course set state = 'live', seq = seq + 1 where id = ?`, [id]);
-  return id;
-}
-
 const kept = async (id: string) => {
   const found = await keptCourse(database.em.fork(), id);
   if (found === null) throw new Error('the course is not there');
@@ -75,7 +41,7 @@ const viewer: Viewer = {
   joinedAt: now,
 };
 
-const many = await courseOf('BENCH-DEED', LEARNERS);
+const many = await classOf(post, run, { code: 'BENCH-DEED', learners: LEARNERS, items: ITEMS, now });
 const course = await kept(many);
 await run(
   `insert into progress (course_id, person_id) select ?, 'BENCH-DEED-p' || n from generate_series(1, ?) n`,
@@ -96,7 +62,7 @@ console.log(
 console.log(`ratio act-vs-bare-commit ${(ours / theirs).toFixed(2)}`);
 await bare.end();
 
-const shown = await courseOf('BENCH-GRID', IN_GRID);
+const shown = await classOf(post, run, { code: 'BENCH-GRID', learners: IN_GRID, items: ITEMS, now });
 await run(
   `insert into deed (course_id, person_id, item_id, facts, done_at)
      select ?, 'BENCH-GRID-p' || n, 'BENCH-GRID-' || i, '{"ticked": 5}', ? from generate_series(1, ?) n, generate_series(0, ?) i

@@ -34,6 +34,10 @@ export const ProgressRow = defineEntity({
     basis: p.string().default(''),
     /** The moment of the last deed, in milliseconds: none comes before it. */
     lastAt: p.double().default(0),
+    /** Under the same sign, one letter for each item that counts: the grid of a class asks for no more. */
+    letters: p.string().default(''),
+    /** Since when the course is done, in milliseconds; null: it is not. */
+    completed: p.double().nullable(),
   }),
 });
 

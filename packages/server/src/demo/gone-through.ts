@@ -6,6 +6,7 @@ import { conditionsOf, countingFor, fold, NO_FACTS_YET, planFor, reckon } from '
 import type { Course, CountedItem, Deed, DeedKind, Facts, Viewer } from '@itinerary/core';
 import { MemberGroupRow } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
+import { completedIn, lettersOf } from '../usecases/progress/letters.ts';
 
 const HOUR_MS = 3_600_000;
 const WEEK_MS = 7 * 24 * HOUR_MS;
@@ -120,12 +121,14 @@ export async function goThrough(
       );
     }
     await em.execute(
-      'insert into progress (course_id, person_id, done, reached, basis, last_at) values (?, ?, ?, ?, ?, ?)',
+      `insert into progress (course_id, person_id, done, reached, basis, last_at, letters, completed)
+       values (?, ?, ?, ?, ?, ?, ?, ?)`,
       [
         ...[course.id, person],
         JSON.stringify(Object.fromEntries(ledger.done)),
         JSON.stringify(Object.fromEntries(ledger.reached)),
         ...[counting.sign, deeds.at(-1)?.at ?? 0],
+        ...[lettersOf(counting, ledger), completedIn(counting, ledger)],
       ],
     );
   }

@@ -115,10 +115,10 @@ describe('where one stands', () => {
       its.noor,
     ]);
     expect(log.map(({ item_id: item }) => item).sort()).toEqual([its.item, 'tides'].sort());
-    const [kept] = await rows('select done, reached from progress where course_id = ? and person_id = ?', [
-      its.id,
-      its.noor,
-    ]);
+    const [kept] = await rows(
+      'select done, reached, letters from progress where course_id = ? and person_id = ?',
+      [its.id, its.noor],
+    );
     const facts = await rows('select item_id, facts from deed where course_id = ? and person_id = ?', [
       its.id,
       its.noor,
@@ -128,9 +128,10 @@ describe('where one stands', () => {
       countingFor(planFor(course, { role: 'learner', institutionStaff: false }), []),
       new Map(facts.map(({ item_id: item, facts: one }) => [String(item), one as Facts])),
     );
-    expect([kept?.['done'], kept?.['reached']]).toEqual([
+    expect([kept?.['done'], kept?.['reached'], kept?.['letters']]).toEqual([
       Object.fromEntries(anew.done),
       Object.fromEntries(anew.reached),
+      'dd',
     ]);
   });
 

@@ -49,7 +49,9 @@ export async function startMortalServer(name: string): Promise<MortalServer> {
         headers: { 'content-type': type, cookie },
         ...(body === undefined ? {} : { body: isFile ? new Uint8Array(body) : JSON.stringify(body) }),
       });
-      return response.status >= 500 ? null : { status: response.status, body: await response.json() };
+      if (response.status >= 500) return null;
+      const isEmpty = response.status === 204;
+      return { status: response.status, body: isEmpty ? null : await response.json() };
     } catch {
       return null;
     }

@@ -13,7 +13,9 @@ export function conditionWords(
     new Intl.NumberFormat(locale, { maximumFractionDigits: 1 }).format(value);
   if (wants === null) return t(`learner.done.${by}`);
   const values = { wants: number(wants), has: number(has ?? 0) };
-  const key = has === null || has === 0 ? 'none' : 'some';
+  // A mark of nought is one.
+  const isMark = by === 'scored' || by === 'passed';
+  const key = has === null || (has === 0 && !isMark) ? 'none' : 'some';
   const count = by === 'posted' || by === 'replied' ? wants : undefined;
   const name = `learner.done.amounts.${by}.${key}`;
   return count === undefined ? t(name, values) : t(name, values, count);

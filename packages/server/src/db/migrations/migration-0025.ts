@@ -73,5 +73,6 @@ const STATEMENTS = [
   `create table progress (
      ${COURSE}, ${PERSON}, done jsonb not null default '{}', reached jsonb not null default '{}',
      basis text not null default '', last_at bigint not null default 0,
+     letters text not null default '', completed bigint,
      primary key (course_id, person_id))`,
 ];

@@ -5,7 +5,6 @@
 import type { MovesAnswer } from '@itinerary/contract';
 import {
   applyChange,
-  countingOf,
   fold,
   itemsRuledAnew,
   keptOf,
@@ -17,6 +16,7 @@ import {
 import type { Course, DeedKind, Edit, Facts, Stand } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
 import { listedMembers } from '../members/members.ts';
+import { countingsOf } from './learners.ts';
 import { writeDeeds } from './record.ts';
 import type { DeedWritten } from './record.ts';
 import { factsOf, standingsOf } from './standings.ts';
@@ -33,14 +33,14 @@ const AT_ONCE = 200;
 
 /** In the order of their ids. */
 async function movedBetween(em: EntityManager, before: Course, after: Course, now: string): Promise<Moved[]> {
-  const at = Date.parse(now);
+  const countingThen = countingsOf(after, Date.parse(now));
   const stands = await standingsOf(em, before, null, now);
-  const facts = await factsAsked(em, after, stands, at);
+  const facts = await factsAsked(em, after, stands, countingThen);
   const moved: Moved[] = [];
   for (const [index, { person, viewer, counting, ledger }] of stands.entries()) {
     if (index % AT_ONCE === AT_ONCE - 1) await new Promise(setImmediate);
     const own = facts.get(person) ?? new Map<string, Facts>();
-    const then = countingOf(after, viewer, at);
+    const then = countingThen(viewer);
     const done = new Map(ledger.done);
     for (const id of itemsRuledAnew(counting, then)) putDone(then, done, id, own.get(id));
     const is = { counting: then, ledger: reckonFrom(then, done, own, ledger.reached) };
@@ -55,12 +55,12 @@ function factsAsked(
   em: EntityManager,
   after: Course,
   stands: readonly Stands[],
-  at: number,
+  countingThen: ReturnType<typeof countingsOf>,
 ): ReturnType<typeof factsOf> {
   const ids = new Set<string>();
   const seen = new Set<string>();
   for (const { counting, viewer } of stands) {
-    const then = countingOf(after, viewer, at);
+    const then = countingThen(viewer);
     const pair = `${counting.sign} ${then.sign}`;
     if (seen.has(pair)) continue;
     seen.add(pair);

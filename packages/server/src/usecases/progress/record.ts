@@ -5,6 +5,7 @@
 import { countingOf, fold, lastRelated, ledgerOf, NO_FACTS_YET, reckon, step, topOf } from '@itinerary/core';
 import type { Counting, Course, DeedKind, Done, Facts, Ledger, Reached, Viewer } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
+import { completedIn, lettersOf } from './letters.ts';
 
 export interface Doer {
   readonly personId: string;
@@ -112,14 +113,16 @@ export async function writeDeeds(
        select ?, ?, item, facts, done, score from given
        on conflict (course_id, person_id, item_id) do update
          set facts = excluded.facts, done_at = excluded.done_at, score = excluded.score)
-     update progress set done = ?, reached = ?, basis = ?, last_at = ? where course_id = ? and person_id = ?`,
+     update progress set done = ?, reached = ?, basis = ?, last_at = ?, letters = ?, completed = ?
+     where course_id = ? and person_id = ?`,
     [
       JSON.stringify(rows),
       ...[courseId, personId, said?.by ?? null, said?.reason ?? null],
       ...[courseId, personId],
       JSON.stringify(Object.fromEntries(ledger.done)),
       JSON.stringify(Object.fromEntries(ledger.reached)),
-      ...[counting.sign, at, courseId, personId],
+      ...[counting.sign, at, lettersOf(counting, ledger), completedIn(counting, ledger)],
+      ...[courseId, personId],
     ],
   );
 }

@@ -1,8 +1,8 @@
 /** Where learners of a course stand, as it was kept with their last deed; reckoned anew where the rules are others now. */
-import { countingOf, ledgerOf, reckon } from '@itinerary/core';
+import { ledgerOf, reckon } from '@itinerary/core';
 import type { Counting, Course, Done, Facts, Ledger, Reached, Viewer } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
-import { learnersOf } from './learners.ts';
+import { countingsOf, learnersOf } from './learners.ts';
 
 export interface Stands {
   readonly person: string;
@@ -24,7 +24,7 @@ export async function standingsOf(
   ids: readonly string[] | null,
   now: string,
 ): Promise<readonly Stands[]> {
-  const at = Date.parse(now);
+  const countingFor = countingsOf(course, Date.parse(now));
   const learners = await learnersOf(em, course, ids);
   const kept = await em.execute<KeptRow[]>(
     'select person_id as person, done, reached, basis from progress where course_id = ?',
@@ -34,7 +34,7 @@ export async function standingsOf(
   const stale: string[] = [];
   const countings = new Map<string, Counting>();
   for (const [person, viewer] of learners) {
-    const counting = countingOf(course, viewer, at);
+    const counting = countingFor(viewer);
     countings.set(person, counting);
     const row = rows.get(person);
     if (row !== undefined && row.basis !== counting.sign) stale.push(person);

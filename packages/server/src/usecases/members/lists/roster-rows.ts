@@ -41,7 +41,10 @@ function namesIn(course: Course, kind: Group['kind'], ids: readonly string[]): r
 }
 
 /** What a list says of somebody comes before what their account says. */
-export function namedOf(row: MemberRecord, person: Person): Named {
+export function namedOf(
+  row: Pick<MemberRecord, 'listed'>,
+  person: Pick<Person, 'name' | 'address' | 'placeIn'>,
+): Named {
   const said = { ...NOTHING_SAID, ...row.listed };
   const isNamed = said.given !== null || said.family !== null || said.name !== null;
   return {

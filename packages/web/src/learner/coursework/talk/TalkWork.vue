@@ -15,7 +15,7 @@ import PostEditor from './PostEditor.vue';
 import ThreadPosts from './ThreadPosts.vue';
 import { useTalk } from './use-talk.ts';
 import type { Where } from './use-post.ts';
-import type { Thread } from './use-talk.ts';
+import type { Thread, Written } from './use-talk.ts';
 import WorkFrame from '../WorkFrame.vue';
 
 const props = defineProps<{ courseId: string; itemId: string; personId: string }>();
@@ -47,7 +47,9 @@ const where = (place: string): Where => ({
 });
 const at = (iso: string): string => when(Date.parse(iso), talk.value?.zone ?? 'UTC');
 const by = ({ author, isOwn }: Thread): string => (isOwn ? t('talk.you') : (author ?? t('talk.somebody')));
-async function started(): Promise<void> {
+/** Once it is there the thread is shown, and the editor is gone: it could tell nobody any more. */
+async function start(written: Written): Promise<void> {
+  await its.start(written);
   isStarting.value = false;
   emit('changed');
   await its.load().catch(() => undefined);
@@ -82,8 +84,7 @@ async function showWho(event: Event): Promise<void> {
         :may-attach="talk.mayAttach"
         :label="t('talk.postLabel')"
         :press="t('talk.begin')"
-        :send="its.start"
-        @done="started"
+        :send="start"
         @cancel="isStarting = false"
       />
       <div v-else class="head">
