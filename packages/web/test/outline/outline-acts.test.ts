@@ -295,13 +295,12 @@ describe('many at once', () => {
     const shownOf = (): (boolean | undefined)[] =>
       ['a1', 'a2', 'a3'].map((id) => findNode(now(), id)?.node.shown);
     expect(shownOf()).toEqual([false, false, false]);
-    await jest.advanceTimersByTimeAsync(10);
-    expect(
-      at.server.sent
-        .at(-1)
-        ?.changes.at(-1)
-        ?.edits.map((edit) => 'target' in edit && edit.target),
-    ).toEqual(['a1', 'a3']);
+    await jest.advanceTimersByTimeAsync(100);
+    const sent = at.server.sent.flatMap(({ changes }) => changes.map(({ edits }) => edits));
+    expect(sent.map((edits) => edits.map((edit) => 'target' in edit && edit.target))).toContainEqual([
+      'a1',
+      'a3',
+    ]);
     plan.undo();
     expect(shownOf()).toEqual([true, false, true]);
   });
