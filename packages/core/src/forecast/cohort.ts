@@ -65,6 +65,8 @@ export interface Forecast {
   /** By learner: what they have not done and can do no more, the first of it by its id; null: there is no such thing. */
   readonly missed: readonly (string | null)[];
   readonly gait: Gait;
+  /** Nobody can work in it any more: all of it is as it is. */
+  readonly isOver: boolean;
   readonly still: readonly Still[];
   readonly peaks: readonly Peak[];
   readonly waiting: readonly Waiting[];
@@ -144,6 +146,7 @@ export function forecast({ course, learners, today, draws }: ForecastAsked): For
       ({ frame, known }) =>
         frame.items.find(({ closes }, at) => known[at] === NEVER && closes < span.today)?.id ?? null,
     ),
+    isOver: people.every(({ frame }) => frame.last < span.today),
     ...central,
   };
 }

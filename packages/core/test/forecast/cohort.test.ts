@@ -81,7 +81,10 @@ describe('where a class is going', () => {
         expect(one.high).toBeGreaterThanOrEqual(before.high);
       });
     }
-    expect(found.planned.at(-1)).toBe(1);
+    expect([found.planned.at(-1), found.isOver]).toEqual([1, false]);
+    const shut = { ...course, window: { before: 'open', after: 'look' } } as const;
+    const ended = { ...shut, dates: { ...course.dates, ends: 'day' as const, lastDay: dayAt(20) } };
+    expect(told(forecast({ course: ended, learners, today: dayAt(30) })).isOver).toBe(true);
   });
 
   test('before anybody has begun it goes by the plan alone, and says so; the same each time', () => {

@@ -66,12 +66,19 @@ export function useWhoMoves({ copy, learners, flush, send, tell }: Weighing): Wh
     isAsking = true;
     for (let next = held[0]; next !== undefined && weighed.value === null; next = held[0]) {
       const answer = await movesBy(of, next);
-      // Another course is open by now, or the change was refused meanwhile.
+      // Another course is open by now.
       if (copy.value?.base.id !== of || held[0] !== next) break;
+      // What a colleague did meanwhile has taken it away: there is nothing left to decide.
+      if (!copy.value.pending.some(({ id }) => id === next.id)) {
+        held = held.slice(1);
+        send();
+        continue;
+      }
       if (answer !== null && answer.gains.length + answer.loses.length === 0) release(next, 'change');
       else weighed.value = { change: next, answer };
     }
     isAsking = false;
+    if (copy.value !== null && copy.value.base.id !== of && held.length > 0) void goOn(copy.value.base.id);
   }
 
   async function movesBy(of: string, { edits }: Change): Promise<MovesAnswer | null> {

@@ -112,6 +112,17 @@ describe('a rule that becomes another one', () => {
     expect(plan.saving).toBe('saved');
   });
 
+  test('taken away by a colleague while it is asked about, nobody has to decide, and what comes after is sent', async () => {
+    const plan = await opened();
+    at.server.other({ id: 'theirs', edits: [{ kind: 'remove', target: 'boots' }] });
+    plan.change([{ kind: 'move', target: 'boots', parent: 'B', after: null }, rule(null)]);
+    plan.set('B', 'title', 'Ebb', 'B');
+    await pass(5000);
+    expect(plan.weighed).toBeNull();
+    expect(at.server.course.sections[1]?.title).toBe('Ebb');
+    expect(plan.saving).toBe('saved');
+  });
+
   test('it cannot be told: that is said, and it is decided all the same', async () => {
     at.server.moves = null;
     const plan = await opened();

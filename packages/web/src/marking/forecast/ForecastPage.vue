@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Where the class is going: who finishes by when, as it looks now; what holds them up; and what a change would do. */
 import { findNode, numberNodes } from '@itinerary/core';
-import type { Forecast } from '@itinerary/core';
 import { IconArrowLeft } from '@tabler/icons-vue';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -41,13 +40,12 @@ function titleOf(id: string): string {
 const listed = (ids: readonly string[]): string =>
   new Intl.ListFormat(locale.value, { type: 'conjunction' }).format(ids.map(titleOf));
 
-const isEnded = (one: Forecast): boolean => one.today >= one.days.length;
 const sentence = computed(() => {
   const end = found.value?.finished.at(-1);
   if (found.value === null || end === undefined) return '';
   const values = { middle: number(end.middle), low: number(end.low), high: number(end.high) };
   const words = { ...values, of: number(found.value.learners), day: day(found.value.days.length - 1) };
-  return isEnded(found.value) ? t('forecast.was', words) : t('forecast.sentence', words);
+  return found.value.isOver ? t('forecast.was', words) : t('forecast.sentence', words);
 });
 /** In the order of their days; waits for one another last, since they have none. */
 const lines = computed((): readonly string[] => {
