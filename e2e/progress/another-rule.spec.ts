@@ -1,31 +1,15 @@
 /** A rule made stricter in a live course: who would lose what is said first, by name, and what was earned is kept. */
 import { expect, test } from '@playwright/test';
-import { aPhone } from '../support/coursework.ts';
-import {
-  addLearner,
-  allSaved,
-  choose,
-  comeInAs,
-  goLive,
-  INES,
-  NOOR,
-  ownCourse,
-  send,
-  signedInAs,
-} from '../support/people.ts';
+import { aPhone, liveWith } from '../support/coursework.ts';
+import { allSaved, choose, NOOR, signedInAs } from '../support/people.ts';
 
 test('another rule: who gains and who loses first; left as it is; changed with what was earned kept', async ({
   browser,
   page,
 }) => {
-  await comeInAs(page, INES);
-  const { id, sections } = await ownCourse(page, 'PROG-2', 2, true, '2027-02-15');
-  const [section] = sections;
-  const done = { by: 'opened' };
-  const node = { id: 'boots', kind: 'page', title: 'Boots', minutes: 10, shown: true, done };
-  await send(page, id, [{ id: 'one', edits: [{ kind: 'insert', parent: section, after: null, node }] }]);
-  for (const find of ['noor', 'pavel']) await addLearner(page, id, find);
-  await goLive(page, id);
+  const id = await liveWith(page, 'PROG-2', {
+    ...{ id: 'boots', kind: 'page', title: 'Boots', done: { by: 'opened' } },
+  });
   const { phone } = await aPhone(browser);
   await signedInAs(phone, NOOR);
   await phone.goto(`/courses/${id}/items/boots`);

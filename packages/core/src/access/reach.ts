@@ -188,7 +188,7 @@ export const momentsOfRow = (compiled: Compiled, at: number): NodeMoments =>
   sectionOfRow(compiled, at)?.moments.get((compiled.rows[at] as Row).node.id) ?? NONE;
 
 /** The item that comes before in the order of a section or course that is gone through in order. */
-function orderOf(reach: Reach, at: number): string | null {
+export function orderOf(reach: Reach, at: number): string | null {
   const row = reach.compiled.rows[at] as Row;
   if (row.opening.order === null) return null;
   return (reach.compiled.course.inOrder ? reach.before[at] : reach.beforeInSection[at]) ?? null;

@@ -6,9 +6,9 @@ export function normals(seed: number): () => number {
   return () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 }
 
-/** @returns numbers from 0, below 1 */
-function evenly(seed: number): () => number {
-  let state = seed | 0;
+/** Mulberry32. @returns numbers from 0, below 1 */
+export function evenly(seed: number): () => number {
+  let state = seed;
   return () => {
     state = (state + 0x6d2b79f5) | 0;
     let mixed = Math.imul(state ^ (state >>> 15), 1 | state);

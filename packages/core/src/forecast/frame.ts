@@ -4,15 +4,16 @@
  *
  * Days are indices from one first day on, the same for all frames of a forecast.
  */
-import type { Compiled, Row } from '../access/compile.ts';
+import type { Row } from '../access/compile.ts';
 import { laterBy } from '../access/opening.ts';
+import { orderOf } from '../access/reach.ts';
 import type { Reach } from '../access/reach.ts';
 import type { Viewer } from '../access/roles.ts';
 import { groupWorkOf } from '../access/group-work.ts';
 import { datedPauses } from '../calendar/pauses.ts';
 import { zoneOf } from '../calendar/zone.ts';
 import { handInWindow } from '../coursework/window.ts';
-import type { Condition } from '../course/schema/access-schema.ts';
+import type { Condition, SingleCondition } from '../course/schema/access-schema.ts';
 import { conditionsOf } from '../course/schema/progress-schema.ts';
 import type { DoneBy } from '../course/schema/progress-schema.ts';
 import { isGroup } from '../course/rules.ts';
@@ -142,23 +143,18 @@ function waitsIn(reach: Reach, counting: Counting, row: number): FrameItem['wait
     if (at !== undefined) found.set(at, Math.max(found.get(at) ?? 0, Math.ceil(later / DAY_MS)));
   };
   for (const part of ways[row] ?? []) {
-    const { node, opening } = compiled.rows[part] as Row;
+    const { node } = compiled.rows[part] as Row;
     for (const one of node.rule === null ? [] : surelyIn(node.rule.when)) {
       if (one.kind === 'done') one.items.forEach((id) => put(id, laterBy(one)));
       if (one.kind === 'scored') put(one.item, 0);
       if (one.kind === 'before') put(reach.before[part] ?? null, 0);
     }
-    if (opening.order !== null) put(orderBefore(compiled, reach, part), 0);
+    put(orderOf(reach, part), 0);
   }
   return [...found].map(([at, later]) => ({ at, later }));
 }
 
-const orderBefore = ({ course }: Compiled, reach: Reach, row: number): string | null =>
-  (course.inOrder ? reach.before[row] : reach.beforeInSection[row]) ?? null;
-
-type Single = Exclude<Condition, { readonly of: readonly unknown[] }>;
-
-function surelyIn(when: Condition): readonly Single[] {
-  if (!isGroup(when)) return [when as Single];
+function surelyIn(when: Condition): readonly SingleCondition[] {
+  if (!isGroup(when)) return [when];
   return when.kind === 'all' || when.of.length === 1 ? when.of.flatMap(surelyIn) : [];
 }

@@ -135,9 +135,9 @@ function paceIn({ minutes, days, atOnce }: Seen, pace: number): number {
   const far = (minutes + BEHIND * pace) / (days + BEHIND);
   // What was done within a day says something only where it is more.
   const more = atOnce.filter(([one]) => one > far);
-  const sum = (of: 0 | 1): number =>
-    more.reduce((all, one) => all + (of === 0 ? one[0] * one[1] : one[1]), 0);
-  return Math.max(LEAST_PACE, (minutes + sum(0) + BEHIND * pace) / (days + sum(1) + BEHIND));
+  const did = more.reduce((sum, [one, counts]) => sum + one * counts, minutes);
+  const took = more.reduce((sum, [, counts]) => sum + counts, days);
+  return Math.max(LEAST_PACE, (did + BEHIND * pace) / (took + BEHIND));
 }
 
 const weightOf = (age: number): number => 2 ** (-age / HALF_LIFE);
