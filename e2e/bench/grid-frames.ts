@@ -36,20 +36,15 @@ await database.close(true);
 
 /** Frames in a second, while something goes on. */
 async function frames(page: Page, goOn: (until: number) => Promise<unknown>): Promise<number> {
-  const counted = page.evaluate(
-    (seconds) =>
-      new Promise<number>((resolve) => {
-        const began = performance.now();
-        let count = 0;
-        const next = (): void => {
-          count += 1;
-          if (performance.now() - began < seconds * 1000) requestAnimationFrame(next);
-          else resolve(count / seconds);
-        };
-        requestAnimationFrame(next);
-      }),
-    SECONDS,
-  );
+  const counted = page.evaluate(async (seconds) => {
+    const began = performance.now();
+    let count = 0;
+    while (performance.now() - began < seconds * 1000) {
+      await new Promise((done) => requestAnimationFrame(done));
+      count += 1;
+    }
+    return count / seconds;
+  }, SECONDS);
   await goOn(Date.now() + SECONDS * 1000);
   return counted;
 }
