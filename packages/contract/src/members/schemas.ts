@@ -3,6 +3,7 @@ import {
   idSchema,
   MAX_GROUPS,
   factorSchema,
+  factsSchema,
   momentSchema,
   personExceptionSchema,
   storableSchema,
@@ -120,8 +121,8 @@ export const standingSchema = z.object({
   joinedAt: z.iso.datetime(),
   groups: z.array(z.string()),
   exceptions: z.array(personExceptionSchema),
-  done: z.array(z.string()),
-  scores: z.record(z.string(), z.number()),
+  /** What they have done, by item. */
+  facts: z.record(z.string(), factsSchema),
   courses: z.array(z.string()),
 });
 export type StandingAnswer = DeepReadonly<z.infer<typeof standingSchema>>;

@@ -1,4 +1,5 @@
 /** Where learners stand. */
+import { progressViewSchema } from '@itinerary/core';
 import { course, pathId } from '../shape/route.ts';
 import type { Route } from '../shape/route.ts';
 import {
@@ -9,7 +10,6 @@ import {
   markDoneSchema,
   movesRequestSchema,
   movesSchema,
-  progressSchema,
 } from './schemas.ts';
 
 const learner = course.extend({ person: pathId });
@@ -23,7 +23,7 @@ export const PROGRESS_ROUTES = {
     summary: 'Where a learner stands: what is done and since when, what is next, what is behind',
     params: course,
     status: 200,
-    answer: progressSchema,
+    answer: progressViewSchema,
   },
   allProgress: {
     method: 'get',

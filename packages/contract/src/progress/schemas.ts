@@ -1,75 +1,20 @@
 /** Where learners stand in a course: each of them for themselves, and all of them for staff. */
 import {
   deedSchema,
-  DONE_BY,
   editSchema,
   ITEM_KINDS,
   MAX_EDITS,
+  partSchema,
   personExceptionSchema,
+  progressViewSchema,
   storableSchema,
 } from '@itinerary/core';
-import type { DeepReadonly } from '@itinerary/core';
+import type { DeepReadonly, ProgressView } from '@itinerary/core';
 import { z } from 'zod';
 
 const moment = z.iso.datetime().nullable();
-/** So much of so much; null: nothing counts. */
-const partSchema = z.object({ done: z.number(), counted: z.number() }).nullable();
-const sharesSchema = z.object({ items: partSchema, minutes: partSchema });
-const doneBySchema = z.enum(['rule', 'staff', 'kept']);
 
-const itemProgressSchema = z.object({
-  id: z.string(),
-  kind: z.enum(ITEM_KINDS),
-  number: z.string().nullable(),
-  title: z.string(),
-  section: z.string(),
-  since: moment,
-  by: doneBySchema.nullable(),
-  match: z.enum(['all', 'any']),
-  conditions: z.array(
-    z.object({
-      by: z.enum(DONE_BY),
-      wants: z.number().nullable(),
-      has: z.number().nullable(),
-      since: moment,
-    }),
-  ),
-  behindSince: moment,
-});
-
-/** Where one learner stands, as they are told it themselves. */
-export const progressSchema = z.object({
-  zone: z.string(),
-  /** Null: the course does not show how much of it is done. */
-  share: sharesSchema.nullable(),
-  /** Since when the course is done; null: it is not. */
-  since: moment,
-  /** What is said to whoever has done it; null: nothing, or they have not. */
-  words: z.string().nullable(),
-  sections: z.array(
-    z.object({
-      id: z.string(),
-      number: z.string().nullable(),
-      /** Null: it is called by its days. */
-      title: z.string().nullable(),
-      days: z.object({ first: z.iso.date(), last: z.iso.date() }).nullable(),
-      share: sharesSchema.nullable(),
-      since: moment,
-    }),
-  ),
-  /**
-   * Those that they get at that moment; of others their number alone is in the shares. Where the course shows no marks of
-   * what is done, the next and what is behind, and no sections.
-   */
-  items: z.array(itemProgressSchema),
-  next: z.string().nullable(),
-  /** Ids; null: the course does not show whether one keeps pace. */
-  behind: z.array(z.string()).nullable(),
-  /** In minutes, what is behind takes. */
-  behindMinutes: z.number(),
-  ahead: z.int(),
-});
-export type ProgressAnswer = DeepReadonly<z.infer<typeof progressSchema>>;
+export type ProgressAnswer = ProgressView;
 
 /** How much of what counts one has done in each course that one learns in. */
 export const allProgressSchema = z.object({
@@ -142,7 +87,7 @@ export type MarkDone = z.infer<typeof markDoneSchema>;
 /** All that is known of one learner, for staff: where they stand, and every deed. */
 export const learnerSchema = z.object({
   person: z.object({ id: z.string(), name: z.string(), joinedAt: z.iso.datetime() }),
-  progress: progressSchema,
+  progress: progressViewSchema,
   /** The latest first. */
   deeds: z.array(
     z.object({

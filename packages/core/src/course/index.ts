@@ -87,7 +87,7 @@ export {
 } from './schema/joining-schema.ts';
 export type { Price, SwitchedWay, WayIn } from './schema/joining-schema.ts';
 export { nextPlace } from './next-place.ts';
-export { isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
+export { coursesNamed, isGroup, itemsOfRule, mapRule, momentsOfRule, singles } from './rules.ts';
 export {
   changedBySchema,
   closedSchema,

@@ -1,6 +1,8 @@
 /** Walking opening rules: what they name, and the same rule with other names. */
 import type { Condition, ConditionGroup, OpeningRule, SingleCondition } from './schema/access-schema.ts';
 import type { PlannedMoment } from './schema/moment-schema.ts';
+import type { Course } from './schema/schema.ts';
+import { subtree } from './tree.ts';
 
 export function isGroup(condition: Condition): condition is ConditionGroup {
   return condition.kind === 'all' || condition.kind === 'any';
@@ -22,6 +24,14 @@ export function itemsOfRule(when: ConditionGroup): readonly string[] {
     if (one.kind === 'done') return one.items;
     return one.kind === 'scored' ? [one.item] : [];
   });
+}
+
+/** Ids of other courses that the opening rules of this one wait for. */
+export function coursesNamed({ sections }: Course): readonly string[] {
+  return sections
+    .flatMap((section) => subtree(section))
+    .flatMap(({ rule }) => (rule === null ? [] : singles(rule.when)))
+    .flatMap((one) => (one.kind === 'course' ? [one.course] : []));
 }
 
 /** The rule with every single condition replaced; those replaced by null are left out, and groups that empty. */

@@ -6,6 +6,7 @@
  * (docs/semantics.md, Progress).
  */
 import { z } from 'zod';
+import type { DeepReadonly } from '../course/schema/readonly.ts';
 
 /** Milliseconds since 1970-01-01T00:00Z. */
 const instant = z.number();
@@ -29,45 +30,50 @@ export type DeedKind = z.infer<typeof deedSchema>;
 export type Deed = DeedKind & { readonly item: string; readonly at: number };
 
 /** So much from a moment on, both rising. */
-export type Step = readonly [at: number, much: number];
+const stepSchema = z.tuple([instant, z.number()]).readonly();
+export type Step = z.infer<typeof stepSchema>;
 
 /** Posts: how many stood before the last moment, and what came and went at it. */
-interface Counted {
-  readonly before: number;
-  readonly at: number;
-  readonly came: number;
-  readonly went: number;
+const countedSchema = z.object({
+  before: z.number(),
+  at: instant,
+  came: z.number(),
+  went: z.number(),
   /** The most that ever stood. */
-  readonly most: readonly Step[];
-}
+  most: z.array(stepSchema),
+});
+type Counted = DeepReadonly<z.infer<typeof countedSchema>>;
 
 /** Marks before the last moment, and at it the best of one's own and the least of staff's. */
-interface Marked {
-  readonly before: readonly Step[];
-  readonly at: number;
-  readonly own: number | null;
+const markedSchema = z.object({
+  before: z.array(stepSchema),
+  at: instant,
+  own: z.number().nullable(),
   /** False: staff said nothing then; null: they took the mark away. */
-  readonly staff: number | null | false;
-}
+  staff: z.number().nullable().or(z.literal(false)),
+});
+type Marked = DeepReadonly<z.infer<typeof markedSchema>>;
 
+const perhaps = instant.exactOptional();
 /** What is missing has not happened. */
-export interface Facts {
-  readonly opened?: number;
-  readonly ticked?: number;
-  readonly unticked?: number;
-  readonly handedIn?: number;
-  readonly attended?: number;
-  readonly absent?: number;
-  readonly posts?: Counted;
-  readonly replies?: Counted;
-  readonly watched?: readonly Step[];
-  readonly marks?: Marked;
-  readonly marked?: number;
-  readonly unmarked?: number;
-  readonly kept?: number;
+export const factsSchema = z.object({
+  opened: perhaps,
+  ticked: perhaps,
+  unticked: perhaps,
+  handedIn: perhaps,
+  attended: perhaps,
+  absent: perhaps,
+  posts: countedSchema.exactOptional(),
+  replies: countedSchema.exactOptional(),
+  watched: z.array(stepSchema).exactOptional(),
+  marks: markedSchema.exactOptional(),
+  marked: perhaps,
+  unmarked: perhaps,
+  kept: perhaps,
   /** Nothing up to this moment counts any more. */
-  readonly takenBack?: number;
-}
+  takenBack: perhaps,
+});
+export type Facts = DeepReadonly<z.infer<typeof factsSchema>>;
 
 export const NO_FACTS_YET: Facts = {};
 

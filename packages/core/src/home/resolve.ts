@@ -12,7 +12,7 @@ import type { MenuReason, FaceFacts } from '../menu/resolve.ts';
 import { announcementView } from '../messages/announcement-view.ts';
 import { announcementsAt } from '../messages/announcements.ts';
 import { contactsOf } from '../messages/contacts.ts';
-import { shareOf } from '../progress/share.ts';
+import { nextOf, shareOf } from '../progress/share.ts';
 import { aheadWithin, weekOf } from './ahead.ts';
 import type { CourseView } from '../views/course-view.ts';
 import type { HomeView, PanelView } from '../views/home-view.ts';
@@ -106,7 +106,8 @@ function fill(id: string, panel: Panel, filling: Filling): PanelView | null {
       // Visitors and staff have nothing of their own to look at.
       const isShown = viewer.role === 'learner' && course.progress && course.shareShown;
       const share = isShown ? shareOf(plan, viewer) : null;
-      return share === null ? null : { ...placed, kind: 'progress', share };
+      if (share === null) return null;
+      return { ...placed, kind: 'progress', share, next: nextOf(course, viewer, Date.parse(moment), plan) };
     }
     case 'week': {
       const week = weekOf(view, moment, course.dates.weekStart);

@@ -115,7 +115,6 @@ export function progressOf(
   const isDone = ({ id }: CountedItem): boolean => ledger.done.has(id);
   const isLate = (item: CountedItem): boolean => !isDone(item) && item.ends !== null && at >= item.ends;
   const behind = items.filter(isLate).sort((a, b) => (a.ends ?? 0) - (b.ends ?? 0));
-  const open = items.filter((item) => !isDone(item) && answers.get(item.id)?.state === 'open');
   const early = items.filter((item) => isDone(item) && item.ends !== null && at < item.ends);
   return {
     share: sharesOf(items, isDone),
@@ -141,18 +140,24 @@ export function progressOf(
         ),
       })),
     since: ledger.reached.get(counting.plan.course.id)?.since ?? null,
-    next: earliest(open)?.id ?? null,
+    next: openNext(items, isDone, answers)?.id ?? null,
     behind: behind.map(({ id }) => id),
     ahead: behind.length > 0 ? [] : early.map(({ id }) => id),
   };
 }
 
-/** Of those wanted at the same moment the first in reading order. */
-const earliest = (items: readonly CountedItem[]): CountedItem | undefined =>
-  items.reduce<CountedItem | undefined>(
-    (first, item) => (first === undefined || item.wanted < first.wanted ? item : first),
-    undefined,
-  );
+/** Not done, open, and wanted first; of those wanted at the same moment the first in reading order. */
+export const openNext = (
+  items: readonly CountedItem[],
+  isDone: (item: CountedItem) => boolean,
+  answers: NodeAnswers,
+): CountedItem | null =>
+  items
+    .filter((item) => !isDone(item) && answers.get(item.id)?.state === 'open')
+    .reduce<CountedItem | null>(
+      (first, item) => (first === null || item.wanted < first.wanted ? item : first),
+      null,
+    );
 
 export function sharesOf(items: readonly CountedItem[], isDone: (item: CountedItem) => boolean): Shares {
   if (items.length === 0) return { items: null, minutes: null };

@@ -42,7 +42,11 @@ const panelViewSchema = z.discriminatedUnion('kind', [
   z.object({ ...placed, kind: z.literal('next'), ahead: z.array(aheadViewSchema), days: z.int() }),
   z.object({ ...placed, kind: z.literal('picture'), picture: coursePictureSchema }),
   z.object({ ...placed, kind: z.literal('contact'), contacts: z.array(contactViewSchema) }),
-  z.object({ ...placed, kind: z.literal('progress'), share: shareSchema }),
+  z.object({
+    ...{ ...placed, kind: z.literal('progress'), share: shareSchema },
+    /** What is to be done next; null: nothing can be now. */
+    next: z.object({ id: z.string(), title: z.string() }).nullable(),
+  }),
   z.object({ ...placed, kind: z.literal('week'), week: weekViewSchema }),
   z.object({ ...placed, kind: z.enum(['carry_on', 'outline', 'about']) }),
 ]);

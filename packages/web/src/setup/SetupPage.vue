@@ -88,13 +88,14 @@ const isPreviewOpen = computed({
 const courseId = computed(() => String(route.params['course']));
 const isSeeing = ref(false);
 const changes = computed(() =>
-  plan.course === null ? [] : changesFor(plan.course, seeing.viewer, plan.planned),
+  plan.course === null ? [] : changesFor(plan.course, seeing.lasting, plan.planned),
 );
 const span = computed(() => spanOf(plan.planned, changes.value));
 const marker = useMarker(
   () => plan.planned,
   () => span.value,
 );
+seeing.momentOf = () => marker.moment.value;
 const toMembers = (): void => void router.push(`/setup/${courseId.value}/members`);
 function seeAs(): void {
   isItemOpen.value = false;

@@ -1,7 +1,7 @@
 /** As whom a course is looked at, why something does not show, and what a rule can wait for: the setup's own state. */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { newItem, whyNot } from '@itinerary/core';
-import type { Course, Edit, Viewer } from '@itinerary/core';
+import type { Course, Edit, OpeningRule, Viewer } from '@itinerary/core';
 import type { MeAnswer, StandingAnswer } from '@itinerary/contract';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { ProblemError } from '../../src/api/client.ts';
@@ -120,37 +120,59 @@ describe('as whom', () => {
     joinedAt: '2027-01-11T00:00:00.000Z',
     groups: ['boats'],
     exceptions: [],
-    done: ['a1'],
-    scores: { a2: 70 },
+    facts: {
+      a1: { ticked: Date.parse('2027-01-12T10:00:00Z') },
+      a2: { marks: { before: [[Date.parse('2027-01-14T10:00:00Z'), 70]], at: 0, own: null, staff: false } },
+    },
     courses: [],
   };
 
-  test('an example learner has joined when and done what is chosen', async () => {
+  const counted = (): Course => {
     const base = smallCourse();
-    const done = { by: 'ticked' as const };
-    await opened({
+    const rule: OpeningRule = {
+      when: { kind: 'all', of: [{ kind: 'course', course: 'tides', title: 'Reading the Tides' }] },
+      until: null,
+      then: 'look',
+    };
+    return {
       ...base,
       sections: base.sections.map((section) => ({
         ...section,
-        items: section.items.map((item) => (item.kind === 'page' ? { ...item, done } : item)),
+        rule: section.id === 'B' ? rule : null,
+        items: section.items.map((item) =>
+          item.kind === 'page' ? { ...item, done: { by: 'ticked' as const } } : item,
+        ),
       })),
-    });
+    };
+  };
+
+  test('an example learner has joined when and done what is chosen', async () => {
+    await opened(counted());
     const seeing = useSeeing();
     expect(seeing.isChosen).toBe(false);
     expect(seeing.viewer).toMatchObject({ role: 'learner', joinedAt: null, groups: [] });
     seeing.joined = '2027-07-01';
-    seeing.progress = 'half';
+    seeing.hasDone = 'half';
     seeing.groups = ['boats'];
     // A day begins by the course's clocks: an hour before that of Greenwich, in summer.
     expect(seeing.viewer).toMatchObject({ joinedAt: '2027-06-30T23:00:00Z', groups: ['boats'] });
     expect(seeing.viewer.deeds?.done).toEqual(new Set(['a1', 'a2']));
+    expect(seeing.viewer.deeds?.courses).toEqual(new Set());
     expect(seeing.isChosen).toBe(true);
+    seeing.hasDone = 'chosen';
+    expect(seeing.viewer.deeds?.done).toEqual(new Set());
+    seeing.doneItems = ['b1'];
+    expect(seeing.viewer.deeds?.done).toEqual(new Set(['b1']));
+    expect(seeing.viewer.deeds?.facts?.get('b1')?.ticked).toBeDefined();
+    seeing.hasDone = 'everything';
+    expect(seeing.viewer.deeds?.courses).toEqual(new Set(['tides']));
     seeing.reset();
-    expect([seeing.isChosen, seeing.viewer.deeds?.done.size]).toEqual([false, 0]);
+    expect([seeing.isChosen, seeing.viewer.deeds?.done.size, seeing.doneItems]).toEqual([false, 0, []]);
   });
 
   test('somebody who is on the course is seen as they stand, until an example is chosen', async () => {
-    await opened();
+    await signedIn();
+    await opened(counted());
     answers['/api/courses/course/members/noor/standing'] = standing;
     const seeing = useSeeing();
     seeing.chooseExample('visitor');
@@ -158,6 +180,13 @@ describe('as whom', () => {
     expect(seeing.viewer).toMatchObject({ role: 'learner', joinedAt: standing.joinedAt, groups: ['boats'] });
     expect(seeing.viewer.deeds?.done).toEqual(new Set(['a1']));
     expect(seeing.viewer.deeds?.scores).toEqual(new Map([['a2', 70]]));
+    // On an earlier day they had done less; what changes for them, and when, knows of all of it.
+    seeing.momentOf = () => '2027-01-13T09:00:00Z';
+    expect([...(seeing.viewer.deeds?.done ?? [])]).toEqual(['a1']);
+    expect(seeing.viewer.deeds?.scores.size).toBe(0);
+    seeing.momentOf = () => '2027-01-12T09:00:00Z';
+    expect(seeing.viewer.deeds?.done.size).toBe(0);
+    expect(seeing.lasting.deeds?.done.size).toBe(1);
     seeing.chooseExample('assistant');
     expect(seeing.viewer).toEqual({ role: 'assistant', institutionStaff: false, here: true });
     seeing.chooseExample('passer_by');

@@ -9,7 +9,6 @@ import enLearner from '../../src/locales/en/learner.ts';
 import esLearner from '../../src/locales/es/learner.ts';
 import { shortened, wordChanges } from '../../src/setup/compare/word-changes.ts';
 import { changesFor, spanOf } from '../../src/setup/seeing/changes.ts';
-import { exampleDeeds } from '../../src/stores/example-deeds.ts';
 import { ghostsOf } from '../../src/setup/seeing/ghosts.ts';
 
 const LEARNER: Viewer = { role: 'learner', institutionStaff: false };
@@ -47,22 +46,6 @@ describe('what somebody does not get', () => {
     expect(ghostsOf({ ...course(), state: 'draft' }, LEARNER, NOW, null)).toBeNull();
     expect(ghostsOf(course(), { role: null, institutionStaff: false }, NOW, null)).toBeNull();
   });
-});
-
-test('an example learner has done nothing, half, or everything that counts, and other courses with it', () => {
-  const rule: OpeningRule = {
-    when: { kind: 'all', of: [{ kind: 'course', course: 'tides', title: 'Reading the Tides' }] },
-    until: null,
-    then: 'look',
-  };
-  const base = course();
-  const of = { ...base, sections: base.sections.map((section) => ({ ...section, rule })) };
-  expect([...exampleDeeds(of, 'nothing').done]).toEqual([]);
-  expect([...exampleDeeds(of, 'half').done]).toEqual(['a1', 'a2']);
-  expect([...exampleDeeds(of, 'half').courses]).toEqual([]);
-  const all = exampleDeeds(of, 'everything');
-  expect([...all.done]).toEqual(['a1', 'a2', 'a3']);
-  expect([[...all.courses], all.scores.get('a3')]).toEqual([['tides'], 100]);
 });
 
 describe('the changes of the timeline', () => {

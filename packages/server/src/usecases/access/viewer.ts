@@ -1,6 +1,6 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
-import { countingOf, deedsOf, reckon, singles, subtree } from '@itinerary/core';
-import type { Course, Facts, PersonException, Viewer } from '@itinerary/core';
+import { countingOf, coursesNamed, reckon, withFacts } from '@itinerary/core';
+import type { Course, PersonException, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
 import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, ProgressRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -61,7 +61,8 @@ export async function viewersOf(
       };
       const course = byId.get(courseId);
       if (course === undefined || role !== 'learner') return [courseId, viewer];
-      return [courseId, withDeeds(course, viewer, ofLearner(deeds, courseId), completed, Date.parse(now))];
+      const facts = new Map(ofLearner(deeds, courseId).map((one) => [one.itemId, one.facts]));
+      return [courseId, withFacts(course, viewer, facts, completed, Date.parse(now))];
     }),
   );
   return (courseId) => viewers.get(courseId) ?? outside;
@@ -90,19 +91,6 @@ export function exceptionOf({ nodeId, opens, due, until, factor, at }: Exception
   return { node: nodeId, ...moments, factor: factor ?? null, at };
 }
 
-/** What somebody has done, by the rules as they are now, whatever it was done by. */
-function withDeeds(
-  course: Course,
-  viewer: Viewer,
-  rows: readonly { readonly itemId: string; readonly facts: Facts }[],
-  courses: ReadonlySet<string>,
-  at: number,
-): Viewer {
-  const facts = new Map(rows.map(({ itemId, facts: own }) => [itemId, own]));
-  const counting = countingOf(course, viewer, at);
-  return { ...viewer, deeds: { ...deedsOf(reckon(counting, facts), facts, courses), facts } };
-}
-
 /** Other courses that the rules of these name, of which this person has done all that counts. */
 async function completedBy(
   em: EntityManager,
@@ -110,12 +98,7 @@ async function completedBy(
   courses: readonly Course[],
   now: string,
 ): Promise<ReadonlySet<string>> {
-  const named = new Set(
-    courses
-      .flatMap(({ sections }) => sections.flatMap((section) => subtree(section)))
-      .flatMap(({ rule }) => (rule === null ? [] : singles(rule.when)))
-      .flatMap((one) => (one.kind === 'course' ? [one.course] : [])),
-  );
+  const named = new Set(courses.flatMap(coursesNamed));
   return completedAmong(em, person, named, now);
 }
 

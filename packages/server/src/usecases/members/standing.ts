@@ -25,8 +25,7 @@ export async function readStanding(
     joinedAt: member.joinedAt,
     groups,
     exceptions,
-    done: [...deeds.done],
-    scores: Object.fromEntries(deeds.scores),
+    facts: Object.fromEntries(deeds.facts ?? []),
     courses: [...deeds.courses],
   };
 }

@@ -44,6 +44,7 @@ const emit = defineEmits<{
   open: [item: Pick<ItemView, 'id'>];
   section: [section: SectionView];
   announcements: [];
+  far: [];
 }>();
 const { t, locale } = useI18n();
 
@@ -118,6 +119,7 @@ const shared = computed(() => ({
   onOpen: (item: Pick<ItemView, 'id'>) => emit('open', item),
   onSection: (section: SectionView) => emit('section', section),
   onAnnouncements: () => emit('announcements'),
+  onFar: () => emit('far'),
 }));
 </script>
 

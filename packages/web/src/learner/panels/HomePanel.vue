@@ -43,6 +43,7 @@ const emit = defineEmits<{
   open: [item: Pick<ItemView, 'id'>];
   section: [section: SectionView];
   announcements: [];
+  far: [];
 }>();
 const { t, locale } = useI18n();
 const headingId = useId();
@@ -153,8 +154,10 @@ const creditOf = ({ file }: CoursePicture): string =>
     />
     <ShareDone
       v-else-if="panel.kind === 'progress'"
-      :share="panel.share"
-      v-bind="isLink ? { to: `${at}/how-far` } : {}"
+      :panel="panel"
+      :at="isLink ? at : null"
+      @open="emit('open', { id: $event })"
+      @far="emit('far')"
     />
     <figure v-else-if="panel.kind === 'picture'">
       <slot name="picture" :picture="panel.picture">

@@ -1,19 +1,45 @@
 <script setup lang="ts">
-/** How much of what counts is done, and the way to where it is told item by item. */
-import type { Share } from '@itinerary/core';
+/** How much of what counts is done, what is next, and the way to where it is told item by item. */
+import type { PanelView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import DoneLine from '../../ui/progress/DoneLine.vue';
+import ItemWay from '../../ui/progress/ItemWay.vue';
 
-/** `to`: where it is told item by item; in previews it is nowhere. */
-defineProps<{ share: Share; to?: string }>();
+/** `at`: where the course is; null: in previews, where nothing has an address. */
+defineProps<{ panel: Extract<PanelView, { readonly kind: 'progress' }>; at: string | null }>();
+const emit = defineEmits<{ open: [item: string]; far: [] }>();
 const { t } = useI18n();
 </script>
 
 <template>
   <div class="share">
-    <DoneLine :done="share.done" :counted="share.counted" />
-    <p v-if="to !== undefined">
-      <RouterLink :to="to">{{ t('learner.progress.howFar') }}</RouterLink>
+    <DoneLine :done="panel.share.done" :counted="panel.share.counted" />
+    <p v-if="panel.next !== null" class="next">
+      <span class="soft">{{ t('learner.progress.next') }}</span>
+      <ItemWay
+        :to="at === null ? null : `${at}/items/${panel.next.id}`"
+        @open="emit('open', panel.next.id)"
+        >{{ panel.next.title }}</ItemWay
+      >
+    </p>
+    <p>
+      <ItemWay :to="at === null ? null : `${at}/how-far`" @open="emit('far')">{{
+        t('learner.progress.howFar')
+      }}</ItemWay>
     </p>
   </div>
 </template>
+
+<style scoped>
+.share {
+  display: grid;
+  gap: 8px;
+}
+
+.next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 6px;
+  overflow-wrap: anywhere;
+}
+</style>

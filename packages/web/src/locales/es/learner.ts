@@ -122,7 +122,7 @@ export default {
     restore: 'Recuperar el comentario de {name}',
   },
   contact: { link: 'Su página' },
-  progress: { done: '{done} de {counted} hechos', howFar: 'Hasta dónde he llegado' },
+  progress: { done: '{done} de {counted} hechos', next: 'Lo siguiente:', howFar: 'Hasta dónde he llegado' },
   members: {
     title: 'Miembros',
     open: 'Quién está en este curso',

@@ -122,7 +122,7 @@ export default {
     restore: 'Rétablir le commentaire de {name}',
   },
   contact: { link: 'Sa page' },
-  progress: { done: '{done} sur {counted} faits', howFar: 'Où j’en suis' },
+  progress: { done: '{done} sur {counted} faits', next: 'Ensuite :', howFar: 'Où j’en suis' },
   members: {
     title: 'Membres',
     open: 'Qui suit ce cours',

@@ -4,9 +4,12 @@
  * the tabulator; arrows go from cell to cell.
  */
 import type { GridAnswer } from '@itinerary/contract';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { VCheckboxBtn } from 'vuetify/components/VCheckbox';
+import GridLine from './GridLine.vue';
+import { COLUMN, FIRST_COLUMN, HEAD, NAMES, ROW } from './grid-sizes.ts';
+import { inARow, numbers, slotted } from './slots.ts';
+import type { Slots } from './slots.ts';
 
 type Item = GridAnswer['items'][number];
 type Learner = GridAnswer['people'][number];
@@ -22,43 +25,63 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [person: string]; cell: [person: string, item: string] }>();
 const { t } = useI18n();
 
-const ROW = 34;
-const COLUMN = 34;
-const HEAD = 132;
-const NAMES = 250;
 /** Drawn beyond what is in view, so that nothing is white while it is scrolled. */
-const MORE = 4;
+const MORE = 3;
+/** Lines and columns come and go so many at once: it is not looked for at every point that is scrolled. */
+const STEP = 2;
 const box = ref<HTMLElement | null>(null);
-const view = ref({ top: 0, left: 0, width: 800, height: 500 });
+
+interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+const rows = ref<Range>({ from: 0, to: 0 });
+const columns = ref<Range>({ from: 0, to: 0 });
 const observer = new ResizeObserver(() => look());
 function look(): void {
   const one = box.value;
   if (one === null) return;
-  // To the right in one direction of writing, below nought in the other.
-  view.value = {
-    top: one.scrollTop,
-    left: Math.abs(one.scrollLeft),
-    width: one.clientWidth,
-    height: one.clientHeight,
+  const seen = (was: Range, from: number, size: number, each: number, all: number): Range => {
+    const first = Math.floor((Math.floor(from / each) - MORE) / STEP) * STEP;
+    const last = Math.ceil((Math.ceil((from + size) / each) + MORE) / STEP) * STEP;
+    const next = { from: Math.max(0, first), to: Math.max(0, Math.min(all, last)) };
+    return next.from === was.from && next.to === was.to ? was : next;
   };
+  const { people, items } = props;
+  rows.value = seen(rows.value, one.scrollTop, one.clientHeight - HEAD, ROW, people.length);
+  // To the right in one direction of writing, below nought in the other.
+  const left = Math.abs(one.scrollLeft);
+  columns.value = seen(columns.value, left, one.clientWidth - NAMES, COLUMN, items.length);
 }
+watch(() => [props.people, props.items], look);
 onMounted(() => {
   if (box.value !== null) observer.observe(box.value);
   look();
 });
 onBeforeUnmount(() => observer.disconnect());
 
-function range(from: number, size: number, each: number, all: number): readonly number[] {
-  const first = Math.max(0, Math.floor(from / each) - MORE);
-  const last = Math.min(all, Math.ceil((from + size) / each) + MORE);
-  return Array.from({ length: Math.max(0, last - first) }, (_one, at) => first + at);
-}
-const rows = computed(() => range(view.value.top, view.value.height - HEAD, ROW, props.people.length));
-const columns = computed(() => range(view.value.left, view.value.width - NAMES, COLUMN, props.items.length));
-
 /** The cell that has the focus, or gets it. */
 const at = ref({ row: 0, column: 0 });
-const cellId = (row: number, column: number): string => `cell-${row}-${column}`;
+/** The same after fewer are shown. */
+const held = computed(() => ({
+  row: Math.min(at.value.row, props.people.length - 1),
+  column: Math.min(at.value.column, props.items.length - 1),
+}));
+const columnSlots = computed<Slots>((before) => {
+  const { from, to } = columns.value;
+  return slotted(before, numbers(from, Math.min(to, props.items.length), held.value.column));
+});
+const rowSlots = computed<Slots>((before) => {
+  const { from, to } = rows.value;
+  return slotted(before, numbers(from, Math.min(to, props.people.length), held.value.row));
+});
+const drawn = computed(() => inARow(columnSlots.value));
+const lines = computed(() =>
+  [...rowSlots.value].flatMap(([row, slot]) => {
+    const learner = props.people[row];
+    return learner === undefined ? [] : [{ row, slot, learner }];
+  }),
+);
 async function go(row: number, column: number): Promise<void> {
   const next = {
     row: Math.min(Math.max(0, row), props.people.length - 1),
@@ -80,11 +103,23 @@ async function go(row: number, column: number): Promise<void> {
   }
   look();
   await nextTick();
-  document.getElementById(cellId(next.row, next.column))?.focus();
+  one
+    .querySelector<HTMLElement>(
+      `[aria-rowindex="${next.row + 2}"] [role=gridcell][aria-colindex="${next.column + FIRST_COLUMN}"]`,
+    )
+    ?.focus();
+}
+/** The line that somebody is in is drawn wherever it is scrolled to. */
+function hold(row: number): void {
+  if (at.value.row !== row) at.value = { ...at.value, row };
+}
+function press(row: number, column: number): void {
+  at.value = { row, column };
+  emit('cell', props.people[row]?.person ?? '', props.items[column]?.id ?? '');
 }
 const PAGE = 10;
 function onKey(event: KeyboardEvent): void {
-  const { row, column } = at.value;
+  const { row, column } = held.value;
   const isRight = getComputedStyle(box.value as HTMLElement).direction === 'rtl';
   const on = isRight ? -1 : 1;
   const to: Readonly<Record<string, readonly [number, number]>> = {
@@ -106,25 +141,6 @@ function onKey(event: KeyboardEvent): void {
   event.preventDefault();
   void go(next[0], next[1]);
 }
-
-const SIGNS: Readonly<Record<string, string>> = { d: '●', s: '◆', k: '●', b: '!', o: '', '-': '·' };
-const WORDS: Readonly<Record<string, string>> = {
-  d: 'done',
-  s: 'staff',
-  k: 'kept',
-  b: 'behind',
-  o: 'open',
-  '-': 'none',
-};
-const cell = (row: number, column: number): string =>
-  props.people[row]?.cells[props.places[column] ?? -1] ?? '-';
-const words = (row: number, column: number): string =>
-  t('grid.cell', {
-    name: props.people[row]?.name ?? '',
-    item: props.items[column]?.title ?? '',
-    state: t(`grid.states.${WORDS[cell(row, column)] ?? 'open'}`),
-  });
-const share = ({ done, counted }: Learner): string => `${done}/${counted}`;
 </script>
 
 <template>
@@ -147,11 +163,11 @@ const share = ({ done, counted }: Learner): string => `${done}/${counted}`;
           t('grid.learner')
         }}</span>
         <span
-          v-for="column in columns"
-          :key="items[column]?.id ?? column"
+          v-for="[column, slot] in columnSlots"
+          :key="slot"
           class="head"
           role="columnheader"
-          :aria-colindex="column + 2"
+          :aria-colindex="column + FIRST_COLUMN"
           :style="{ insetInlineStart: `${NAMES + column * COLUMN}px`, width: `${COLUMN}px` }"
           :title="items[column]?.title"
         >
@@ -159,44 +175,22 @@ const share = ({ done, counted }: Learner): string => `${done}/${counted}`;
           <span class="figures count">{{ items[column]?.done || '' }}</span>
         </span>
       </div>
-      <div
-        v-for="row in rows"
-        :key="people[row]?.person ?? row"
-        class="line"
-        role="row"
-        :aria-rowindex="row + 2"
+      <GridLine
+        v-for="{ row, slot, learner } in lines"
+        :key="slot"
         :style="{ top: `${HEAD + row * ROW}px`, height: `${ROW}px` }"
-      >
-        <span class="name" role="rowheader" :style="{ width: `${NAMES}px` }">
-          <VCheckboxBtn
-            class="tick"
-            density="compact"
-            :model-value="chosen.includes(people[row]?.person ?? '')"
-            :aria-label="people[row]?.name"
-            @update:model-value="emit('choose', people[row]?.person ?? '')"
-          />
-          <RouterLink class="who" :to="personTo(people[row]?.person ?? '')">{{
-            people[row]?.name
-          }}</RouterLink>
-          <span class="figures soft">{{
-            people[row] === undefined ? '' : share(people[row] as Learner)
-          }}</span>
-        </span>
-        <span
-          v-for="column in columns"
-          :id="cellId(row, column)"
-          :key="items[column]?.id ?? column"
-          role="gridcell"
-          :class="['cell', WORDS[cell(row, column)]]"
-          :aria-colindex="column + 2"
-          :aria-label="words(row, column)"
-          :tabindex="at.row === row && at.column === column ? 0 : -1"
-          :style="{ insetInlineStart: `${NAMES + column * COLUMN}px`, width: `${COLUMN}px` }"
-          @click="((at = { row, column }), emit('cell', people[row]?.person ?? '', items[column]?.id ?? ''))"
-        >
-          {{ SIGNS[cell(row, column)] }}
-        </span>
-      </div>
+        :row="row"
+        :learner="learner"
+        :items="items"
+        :places="places"
+        :columns="drawn"
+        :at="held.row === row ? held.column : null"
+        :is-chosen="chosen.includes(learner.person)"
+        :person-to="personTo(learner.person)"
+        @focusin="hold(row)"
+        @choose="emit('choose', learner.person)"
+        @cell="press(row, $event)"
+      />
     </div>
   </div>
 </template>
@@ -252,68 +246,11 @@ const share = ({ done, counted }: Learner): string => `${done}/${counted}`;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-  writing-mode: vertical-rl;
-  transform: rotate(180deg);
+  writing-mode: sideways-lr;
 }
 
 .count {
   padding: 3px 0;
   color: var(--ink-soft);
-}
-
-.line {
-  position: absolute;
-  inset-inline: 0;
-  border-bottom: 1px solid var(--rule);
-}
-
-.name {
-  position: sticky;
-  inset-inline-start: 0;
-  z-index: 1;
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  height: 100%;
-  padding-inline: 12px;
-  background: var(--card);
-}
-
-.tick {
-  flex: 0 0 auto;
-}
-
-.who {
-  flex: 1 1 auto;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.cell {
-  position: absolute;
-  top: 0;
-  display: grid;
-  place-items: center;
-  height: 100%;
-  color: var(--ink-soft);
-  cursor: pointer;
-}
-
-.cell.done,
-.cell.kept,
-.cell.staff {
-  color: var(--open);
-}
-
-.cell.behind {
-  color: var(--advice);
-  font-weight: 700;
-}
-
-.cell:focus-visible {
-  outline: 2px solid var(--focus);
-  outline-offset: -3px;
 }
 </style>

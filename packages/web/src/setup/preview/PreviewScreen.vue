@@ -13,6 +13,7 @@ import {
   onceLive,
   ownCourse,
   ownPlan,
+  progressTold,
   share,
   whyNot,
 } from '@itinerary/core';
@@ -37,6 +38,7 @@ import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import { dayIn } from '../../words/dates.ts';
 import { useWhyWords } from '../access/why-words.ts';
+import HowFar from '../../ui/progress/HowFar.vue';
 import { useFilled } from '../text/filled.ts';
 import PreviewJoin from './PreviewJoin.vue';
 import PreviewMembers from './PreviewMembers.vue';
@@ -99,6 +101,9 @@ const panelTexts = computed(() => {
   const named = [...hashes, ...announcements.value.map(({ text }) => text)].filter((hash) => hash !== null);
   return Object.fromEntries(named.map((hash) => [hash, filled(texts.read(hash)) ?? '']));
 });
+const far = computed(() =>
+  live.value === null ? null : progressTold(live.value, props.viewer, undefined, props.moment),
+);
 const look = computed(() => (plan.course === null ? null : lookView(plan.course.look)));
 provide(
   ROLE_NAMES,
@@ -117,7 +122,10 @@ const area = computed<Area | null>(() => {
   const own = pressed.value?.area ?? null;
   return own === 'home' ? null : own;
 });
+/** Where they stand, item by item, is looked at. */
+const isFar = ref(false);
 function go(item: MenuItemView): void {
+  isFar.value = false;
   reading.value = item.item;
   inSection.value = null;
   pressed.value = item.to === 'area' || item.to === 'item' ? item : pressed.value;
@@ -217,6 +225,13 @@ watch(place, (now) => {
             :level="2"
           />
         </div>
+        <div v-else-if="isFar && far !== null" class="page">
+          <PushButton small @click="isFar = false">
+            <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
+          </PushButton>
+          <h2>{{ t('progress.title') }}</h2>
+          <HowFar :course-id="null" :progress="far" :today="today" @open="reading = $event" />
+        </div>
         <div v-else-if="section" class="page">
           <PushButton small @click="inSection = null">
             <IconArrowLeft :size="16" aria-hidden="true" /> {{ t('learner.allSections') }}
@@ -280,6 +295,7 @@ watch(place, (now) => {
           @open="reading = $event.id"
           @section="inSection = $event.id"
           @announcements="pressed = announcementsEntry"
+          @far="isFar = true"
         >
           <template v-if="plan.course?.banner" #banner>
             <CroppedPicture :course-id="view.id" :picture="plan.course.banner" fills />

@@ -3,15 +3,16 @@
 import type { MembersAnswer } from '@itinerary/contract';
 import { computed, onMounted, shallowRef } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { countedItems, numberOf } from '@itinerary/core';
 import { ask } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
 import { usePlan } from '../../stores/plan.ts';
-import { useSeeing } from '../../stores/seeing.ts';
+import { HAS_DONE, useSeeing } from '../../stores/seeing.ts';
 import type { SeenRole } from '../../stores/seeing.ts';
 import DayField from '../../ui/fields/when/DayField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import CheckField from '../../ui/fields/choice/CheckField.vue';
-import { PROGRESS } from '../../stores/example-deeds.ts';
+import SeveralField from '../../ui/fields/choice/SeveralField.vue';
 import { useRoleOfExample } from './use-who.ts';
 
 const roleOfExample = useRoleOfExample();
@@ -35,6 +36,12 @@ const everybody = computed(() => [
   })),
 ]);
 const groups = computed(() => plan.groups);
+const counted = computed(() =>
+  (plan.course === null ? [] : countedItems(plan.course)).map(([{ id, title }]) => {
+    const number = plan.planned === null ? null : numberOf(plan.planned, id);
+    return { value: id, title: [number, title].filter(Boolean).join(' ') };
+  }),
+);
 
 onMounted(async () => {
   try {
@@ -69,9 +76,16 @@ function toggle(id: string, isIn: boolean): void {
     <template v-if="seeing.role === 'learner' && seeing.person === null">
       <SelectField
         :label="t('setup.seeing.hasDone')"
-        :value="seeing.progress"
-        :options="PROGRESS.map((value) => ({ value, title: t(`setup.seeing.progress.${value}`) }))"
-        @choose="seeing.progress = $event"
+        :value="seeing.hasDone"
+        :options="HAS_DONE.map((value) => ({ value, title: t(`setup.seeing.progress.${value}`) }))"
+        @choose="seeing.hasDone = $event"
+      />
+      <SeveralField
+        v-if="seeing.hasDone === 'chosen'"
+        :label="t('setup.seeing.doneItems')"
+        :values="seeing.doneItems"
+        :options="counted"
+        @choose="seeing.doneItems = $event"
       />
       <DayField
         name="seen-joined"

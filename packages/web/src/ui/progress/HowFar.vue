@@ -5,14 +5,17 @@ import type { ProgressAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PushButton from '../frame/PushButton.vue';
+import ItemWay from './ItemWay.vue';
 import { dayIn, formatDay, formatDays, formatMinutes } from '../../words/dates.ts';
 import { conditionWords } from '../../words/done-words.ts';
 
 const props = defineProps<{
-  courseId: string;
+  /** Null: in previews, where nothing has an address. */
+  courseId: string | null;
   progress: ProgressAnswer;
   today: string;
 }>();
+const emit = defineEmits<{ open: [item: string] }>();
 const { t, locale } = useI18n();
 type Section = ProgressAnswer['sections'][number];
 type Item = ProgressAnswer['items'][number];
@@ -20,7 +23,8 @@ type Item = ProgressAnswer['items'][number];
 /** So many of what is behind at once: a long list helps nobody. */
 const FIRST = 3;
 const isAll = ref(false);
-const to = (id: string): string => `/courses/${props.courseId}/items/${id}`;
+const to = (id: string): string | null =>
+  props.courseId === null ? null : `/courses/${props.courseId}/items/${id}`;
 const share = computed(() => props.progress.share?.items ?? null);
 const minutes = computed(() => props.progress.share?.minutes ?? null);
 const day = (at: string): string =>
@@ -65,7 +69,8 @@ const width = (one: { done: number; counted: number } | null): string =>
     </template>
     <p v-else-if="progress.share !== null" class="soft">{{ t('progress.nothing') }}</p>
     <p v-if="next !== null">
-      {{ t('progress.next') }} <RouterLink :to="to(next.id)" dir="auto">{{ next.title }}</RouterLink>
+      {{ t('progress.next') }}
+      <ItemWay :to="to(next.id)" @open="emit('open', next.id)">{{ next.title }}</ItemWay>
     </p>
     <div v-if="behind.length > 0" class="behind">
       <p>
@@ -74,7 +79,7 @@ const width = (one: { done: number; counted: number } | null): string =>
       </p>
       <ul>
         <li v-for="item in behind.slice(0, isAll ? undefined : FIRST)" :key="item.id">
-          <RouterLink :to="to(item.id)" dir="auto">{{ item.title }}</RouterLink>
+          <ItemWay :to="to(item.id)" @open="emit('open', item.id)">{{ item.title }}</ItemWay>
           <span v-if="item.behindSince !== null" class="soft figures">{{
             t('progress.since', { day: day(item.behindSince) })
           }}</span>
@@ -112,7 +117,7 @@ const width = (one: { done: number; counted: number } | null): string =>
             :aria-label="t('learner.done.is')"
           />
           <IconCircleDashed v-else :size="16" class="soft" aria-hidden="true" />
-          <RouterLink :to="to(item.id)" dir="auto">{{ item.title }}</RouterLink>
+          <ItemWay :to="to(item.id)" @open="emit('open', item.id)">{{ item.title }}</ItemWay>
           <span v-if="item.since !== null" class="soft figures">{{
             t(item.by === 'staff' ? 'progress.byStaff' : 'progress.doneOn', { day: day(item.since) })
           }}</span>
