@@ -1,7 +1,7 @@
 /** Looking at a course as somebody: what they miss, when it changes, and the words for it. */
 import { describe, expect, test } from '@jest/globals';
 import { newItem, newSection, planCourse } from '@itinerary/core';
-import type { Course, Item, OpeningRule, Viewer, WaitView } from '@itinerary/core';
+import type { Course, Item, Viewer, WaitView } from '@itinerary/core';
 import { createI18n } from 'vue-i18n';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { openingSentence } from '../../src/learner/words/opening-words.ts';

@@ -15,9 +15,8 @@ import {
   ownPlan,
   progressTold,
   share,
-  whyNot,
 } from '@itinerary/core';
-import type { Area, CourseView, HomeView, Layer, MenuItemView, Viewer } from '@itinerary/core';
+import type { Area, CourseView, HomeView, MenuItemView, Viewer } from '@itinerary/core';
 import { computed, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { path } from '../../api/client.ts';
@@ -37,11 +36,11 @@ import SectionFace from '../../learner/outline/SectionFace.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useTexts } from '../../stores/texts.ts';
 import { dayIn } from '../../words/dates.ts';
-import { useWhyWords } from '../access/why-words.ts';
 import HowFar from '../../ui/progress/HowFar.vue';
 import { useFilled } from '../text/filled.ts';
 import PreviewJoin from './PreviewJoin.vue';
 import PreviewMembers from './PreviewMembers.vue';
+import { useBecause } from './because.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = withDefaults(
@@ -163,41 +162,25 @@ const aroundHtml = computed(() => textOf(view.value?.around?.id));
 const carryOn = computed(() => (view.value === null ? null : itemToCarryOn(view.value, null)));
 
 const today = computed(() => dayIn(props.moment, view.value?.zone ?? 'UTC'));
-/** Of the whole course, where not even its name is there. */
-const words = useWhyWords();
-const reasons = computed(() => {
-  const { course, planned } = plan;
-  const [first] = course?.sections ?? [];
-  if (view.value !== null || course === null || first === undefined) return [];
-  const why = whyNot(onceLive(course), props.viewer, props.moment, first.id, planned);
-  const ofCourse = ({ of, cap }: Layer): boolean => of === course.id && cap !== null;
-  return why?.chain.filter(ofCourse).map((layer) => words.sentence(layer)) ?? [];
-});
-
-/** Why what is pointed at stands as it does. */
-const pointed = ref<string | null>(null);
-function point(event: Event): void {
-  const at = (event.target as HTMLElement).closest<HTMLElement>('[data-node]');
-  pointed.value = at?.dataset['node'] ?? null;
-}
-const because = computed(() => {
-  const { course, planned } = plan;
-  if (pointed.value === null || course === null) return null;
-  const why = whyNot(onceLive(course), props.viewer, props.moment, pointed.value, planned);
-  if (why === null) return null;
-  const failed = why.chain.filter(({ cap }) => cap !== null).map((layer) => words.sentence(layer));
-  const name = words.named(pointed.value);
-  return failed.length === 0 ? t('setup.seeing.isOpen', { title: name }) : failed.join(' ');
-});
+const { reasons, because, point, leave } = useBecause(() => ({ viewer: props.viewer, moment: props.moment }));
 
 watch(place, (now) => {
   if (now === null) reading.value = null;
 });
+
+/** Another page begins at its top. */
+const screen = ref<HTMLElement | null>(null);
+const page = computed(() => [reading.value, inSection.value, isFar.value, area.value].join(' '));
+watch(
+  page,
+  () => screen.value?.querySelectorAll('.columns, .content').forEach((part) => (part.scrollTop = 0)),
+  { flush: 'post' },
+);
 </script>
 
 <template>
-  <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="pointed = null">
-    <div class="screen" role="region" :aria-label="label">
+  <div v-if="view" class="whole" @pointerover="point" @focusin="point" @pointerleave="leave">
+    <div ref="screen" class="screen" role="region" :aria-label="label">
       <CourseFrame
         :course-id="view.id"
         :menu="menu"

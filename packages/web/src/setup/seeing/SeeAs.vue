@@ -85,6 +85,7 @@ function toggle(id: string, isIn: boolean): void {
         :label="t('setup.seeing.doneItems')"
         :values="seeing.doneItems"
         :options="counted"
+        chips
         @choose="seeing.doneItems = $event"
       />
       <DayField
