@@ -1,6 +1,7 @@
 /** Who may do what in a course. Names that a course gives its roles change nothing here. */
 
 import type { Facts } from '../deeds/facts.ts';
+import type { Reached } from '../deeds/reached.ts';
 import type { PersonException } from '../course/schema/access-schema.ts';
 
 /** A member's role in one course; `null` for somebody who is not in it. */
@@ -20,6 +21,8 @@ export interface Deeds {
   readonly courses: ReadonlySet<string>;
   /** By item, all that a done rule can ask about; missing: nobody in particular, of whom only what is done is said. */
   readonly facts?: ReadonlyMap<string, Facts>;
+  /** Sections that they are done with, and the course, by id. */
+  readonly reached?: ReadonlyMap<string, Reached>;
 }
 
 export const NOTHING_DONE: Deeds = { done: new Set(), scores: new Map(), courses: new Set() };

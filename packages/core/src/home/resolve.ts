@@ -13,6 +13,7 @@ import { announcementView } from '../messages/announcement-view.ts';
 import { announcementsAt } from '../messages/announcements.ts';
 import { contactsOf } from '../messages/contacts.ts';
 import { nextOf, shareOf } from '../progress/share.ts';
+import { finishedTold } from '../progress/told.ts';
 import { aheadWithin, weekOf } from './ahead.ts';
 import type { CourseView } from '../views/course-view.ts';
 import type { HomeView, PanelView } from '../views/home-view.ts';
@@ -107,7 +108,11 @@ function fill(id: string, panel: Panel, filling: Filling): PanelView | null {
       const isShown = viewer.role === 'learner' && course.progress && course.shareShown;
       const share = isShown ? shareOf(plan, viewer) : null;
       if (share === null) return null;
-      return { ...placed, kind: 'progress', share, next: nextOf(course, viewer, Date.parse(moment), plan) };
+      return {
+        ...{ ...placed, kind: 'progress', share },
+        next: nextOf(course, viewer, Date.parse(moment), plan),
+        finished: finishedTold(course, viewer.deeds?.reached?.get(course.id)?.since ?? null),
+      };
     }
     case 'week': {
       const week = weekOf(view, moment, course.dates.weekStart);

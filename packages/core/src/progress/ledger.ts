@@ -7,14 +7,7 @@ import type { Counting } from './counting.ts';
 import type { Done } from '../deeds/done.ts';
 import { since, stepsOf } from '../deeds/facts.ts';
 import type { Facts } from '../deeds/facts.ts';
-
-export interface Reached {
-  readonly since: number;
-  /** What it was done by: an item by its id, others with what they are before it. */
-  readonly by: readonly string[];
-  /** A sign of the rules by which it was. */
-  readonly rules: string;
-}
+import type { Reached } from '../deeds/reached.ts';
 
 /** In the place of a sign: whatever the rules are now. */
 export const KEPT = 'kept';

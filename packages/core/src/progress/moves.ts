@@ -10,7 +10,8 @@ import { countingFor } from './counting.ts';
 import type { Counting } from './counting.ts';
 import type { Done } from '../deeds/done.ts';
 import { KEPT, sectionKey, sinceOf } from './ledger.ts';
-import type { Ledger, Reached } from './ledger.ts';
+import type { Ledger } from './ledger.ts';
+import type { Reached } from '../deeds/reached.ts';
 import { signOf } from './sign.ts';
 
 /** Somebody's course as it counts, and where they stand in it. */

@@ -14,7 +14,8 @@ import type { Done, Standing } from '../deeds/done.ts';
 import { NO_FACTS_YET, topOf } from '../deeds/facts.ts';
 import type { Deed, Facts } from '../deeds/facts.ts';
 import { factsOf, reckon } from './reckon.ts';
-import type { Ledger, Reached } from './ledger.ts';
+import type { Ledger } from './ledger.ts';
+import type { Reached } from '../deeds/reached.ts';
 
 /** So much of so much; of nothing there is none. */
 export interface Part {

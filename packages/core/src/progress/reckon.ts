@@ -11,7 +11,8 @@ import type { Member } from './enough.ts';
 import { fold, NO_FACTS_YET } from '../deeds/facts.ts';
 import type { Deed, Facts } from '../deeds/facts.ts';
 import { attendedKey, KEPT, scoredKey, sectionKey, sinceOf } from './ledger.ts';
-import type { Ledger, Reached } from './ledger.ts';
+import type { Ledger } from './ledger.ts';
+import type { Reached } from '../deeds/reached.ts';
 import { signOf } from './sign.ts';
 
 type AllFacts = ReadonlyMap<string, Facts>;

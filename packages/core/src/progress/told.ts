@@ -5,10 +5,9 @@ import type { Access } from '../access/resolve.ts';
 import type { Viewer } from '../access/roles.ts';
 import { numberOf } from '../calendar/course-plan.ts';
 import type { Course } from '../course/schema/schema.ts';
-import type { ProgressView } from '../views/progress-view.ts';
+import type { FinishedView, ProgressView } from '../views/progress-view.ts';
 import { countingOf } from './counting.ts';
 import type { Counting } from './counting.ts';
-import type { Reached } from './ledger.ts';
 import { progressOf } from './progress.ts';
 import type { ItemProgress, Progress } from './progress.ts';
 import { reckon } from './reckon.ts';
@@ -21,19 +20,13 @@ export interface Stood {
 
 /**
  * @param viewer with their facts
- * @param reached what they were done with before; nothing, where all that is known is what was done in items
  * @param moment ISO, UTC
  */
-export function standsAt(
-  course: Course,
-  viewer: Viewer,
-  reached: ReadonlyMap<string, Reached> | undefined,
-  moment: string,
-): Stood {
+export function standsAt(course: Course, viewer: Viewer, moment: string): Stood {
   const at = Date.parse(moment);
   const facts = viewer.deeds?.facts ?? new Map();
   const counting = countingOf(course, viewer, at);
-  const ledger = reckon(counting, facts, reached);
+  const ledger = reckon(counting, facts, viewer.deeds?.reached);
   const access = resolveAccess(course, viewer, moment);
   return { counting, access, progress: progressOf(counting, ledger, facts, access.nodes, at) };
 }
@@ -48,14 +41,13 @@ const ALL_SHOWN = { shareShown: true, marksShown: true, paceShown: true };
 export function progressTold(
   course: Course,
   viewer: Viewer,
-  reached: ReadonlyMap<string, Reached> | undefined,
   moment: string,
   forStaff = false,
 ): ProgressView | null {
   const { shareShown, marksShown, paceShown } = forStaff ? ALL_SHOWN : course;
   const isNone = !shareShown && !marksShown && !paceShown;
   if (!course.progress || viewer.role !== 'learner' || isNone) return null;
-  const { counting, progress, access } = standsAt(course, viewer, reached, moment);
+  const { counting, progress, access } = standsAt(course, viewer, moment);
   const { nodes } = access;
   const isTold = (id: string): boolean => forStaff || canSee(nodes.get(id));
   const behind = paceShown ? progress.behind.filter(isTold) : [];
@@ -66,8 +58,7 @@ export function progressTold(
   return {
     zone: course.dates.zone,
     share: shareShown ? progress.share : null,
-    since: iso(progress.since),
-    words: progress.since === null ? null : course.doneWords,
+    ...finishedTold(course, progress.since),
     sections: progress.sections
       .filter(({ id }) => marksShown && (forStaff || nodes.get(id)?.state !== 'absent'))
       .map(({ id, items: byItems, minutes, since }) => {
@@ -88,6 +79,16 @@ export function progressTold(
     behindMinutes: Math.round(behind.reduce((sum, id) => sum + weight(id), 0)),
     ahead: paceShown ? progress.ahead.length : 0,
   };
+}
+
+/**
+ * What whoever has done the course is told.
+ *
+ * @param since milliseconds since 1970-01-01T00:00Z; null: they have not
+ */
+export function finishedTold({ doneWords, doneNext }: Course, since: number | null): FinishedView {
+  const isDone = since !== null;
+  return { since: iso(since), words: isDone ? doneWords : null, goOn: isDone ? doneNext : null };
 }
 
 const iso = (at: number | null): string | null => (at === null ? null : new Date(at).toISOString());

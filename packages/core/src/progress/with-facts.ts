@@ -10,6 +10,7 @@ import { reckon } from './reckon.ts';
  * By the rules as they are now, whatever it was done by.
  *
  * @param facts by item
+ * @param before what they were done with before, as it was kept; nothing, where all that is known is what was done in items
  * @param at milliseconds since 1970-01-01T00:00Z
  */
 export function withFacts(
@@ -18,7 +19,8 @@ export function withFacts(
   facts: ReadonlyMap<string, Facts>,
   courses: Deeds['courses'],
   at: number,
+  before: Deeds['reached'] = new Map(),
 ): Viewer {
-  const counting = countingOf(course, viewer, at);
-  return { ...viewer, deeds: { ...deedsOf(reckon(counting, facts), facts, courses), facts } };
+  const ledger = reckon(countingOf(course, viewer, at), facts, before);
+  return { ...viewer, deeds: { ...deedsOf(ledger, facts, courses), facts, reached: ledger.reached } };
 }

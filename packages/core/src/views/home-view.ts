@@ -5,6 +5,7 @@ import type { DeepReadonly } from '../course/schema/readonly.ts';
 import { announcementViewSchema, contactViewSchema } from './messages-view.ts';
 import { momentViewSchema } from './moment-view.ts';
 import { ITEM_KINDS } from '../course/schema/kinds.ts';
+import { finishedSchema } from './progress-view.ts';
 
 /** What is due, held or opening. */
 export const aheadViewSchema = z.object({
@@ -46,6 +47,7 @@ const panelViewSchema = z.discriminatedUnion('kind', [
     ...{ ...placed, kind: z.literal('progress'), share: shareSchema },
     /** What is to be done next; null: nothing can be now. */
     next: z.object({ id: z.string(), title: z.string() }).nullable(),
+    finished: finishedSchema,
   }),
   z.object({ ...placed, kind: z.literal('week'), week: weekViewSchema }),
   z.object({ ...placed, kind: z.enum(['carry_on', 'outline', 'about']) }),

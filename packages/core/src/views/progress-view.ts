@@ -1,5 +1,6 @@
 /** Where one learner stands, as they are told it: the one description of it for core, contract and pages. */
 import { z } from 'zod';
+import { namedCourseSchema } from '../course/schema/basics.ts';
 import { DONE_BY } from '../course/schema/progress-schema.ts';
 import type { DeepReadonly } from '../course/schema/readonly.ts';
 import { ITEM_KINDS } from '../course/schema/kinds.ts';
@@ -29,14 +30,22 @@ const itemProgressSchema = z.object({
   behindSince: moment,
 });
 
+/** What whoever has done the course is told. */
+export const finishedSchema = z.object({
+  /** Since when the course is done; null: it is not. */
+  since: moment,
+  /** What is said to them; null: nothing. */
+  words: z.string().nullable(),
+  /** The course in which they can go on; null: there is none, or it is not for them. */
+  goOn: namedCourseSchema.nullable(),
+});
+export type FinishedView = DeepReadonly<z.infer<typeof finishedSchema>>;
+
 export const progressViewSchema = z.object({
   zone: z.string(),
   /** Null: the course does not show how much of it is done. */
   share: sharesSchema.nullable(),
-  /** Since when the course is done; null: it is not. */
-  since: moment,
-  /** What is said to whoever has done it; null: nothing, or they have not. */
-  words: z.string().nullable(),
+  ...finishedSchema.shape,
   sections: z.array(
     z.object({
       id: z.string(),

@@ -92,7 +92,7 @@ describe('an example learner', () => {
 
   test('is told where they stand as everybody is', () => {
     const moment = '2027-01-21T09:00:00Z';
-    const told = progressTold(course(), seen(['a1'], moment), undefined, moment);
+    const told = progressTold(course(), seen(['a1'], moment), moment);
     expect(told?.share?.items).toEqual({ done: 1, counted: 4 });
     expect(told?.behind).toEqual(['a2', 'a3', 'b1']);
     expect(told?.items.find(({ id }) => id === 'a1')?.since).toBe('2027-01-11T00:00:00.000Z');
@@ -103,8 +103,8 @@ describe('an example learner', () => {
     ['shown nowhere', { shareShown: false, marksShown: false, paceShown: false }],
   ])('is told nothing of it where it is %s', (_name, part) => {
     const of = { ...course(), ...part };
-    expect(progressTold(of, LEARNER, undefined, FIRST)).toBeNull();
-    expect(progressTold(of, LEARNER, undefined, FIRST, true) === null).toBe('progress' in part);
+    expect(progressTold(of, LEARNER, FIRST)).toBeNull();
+    expect(progressTold(of, LEARNER, FIRST, true) === null).toBe('progress' in part);
   });
 });
 

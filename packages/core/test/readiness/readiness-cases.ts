@@ -505,6 +505,17 @@ export const CASES: readonly (readonly [string, Course, 'blocker' | 'advice', Pa
     ),
     'advice',
   ],
+  [
+    'counts_otherwise_stated',
+    {
+      ...withItems(
+        work('w', null, { minutes: 240, done: { by: 'ticked' } }),
+        work('x', null, { minutes: 360, done: null }),
+      ),
+      statedHours: 10,
+    },
+    'advice',
+  ],
   ['samples_showing', withItems(work('w', null, { sample: true })), 'advice'],
   ['groups_missing', withItems(work('w', null, { audience: ['gone'] })), 'blocker'],
   [

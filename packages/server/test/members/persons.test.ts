@@ -1,5 +1,6 @@
 /** What persons have of their own in a course: groups, moments, names that they see, a passphrase they give. */
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { StandingAnswer } from '@itinerary/contract';
 import type { Agent, Response } from 'supertest';
 import { changeCourse, courseIds, LIVE, signedIn, testServer } from '../support/server.ts';
 import type { TestServer } from '../support/server.ts';
@@ -135,8 +136,11 @@ test('whose names a learner sees is the course’s to say, and a visitor sees no
 });
 
 test('what counts as done when it is opened is done once a learner has opened it, and by nobody else', async () => {
-  const done = async (): Promise<readonly string[]> =>
-    ((await instructor.get(`/api/courses/${id}/members/${noor}/standing`)).body as { done: string[] }).done;
+  const done = async (): Promise<readonly string[]> => {
+    const { body } = await instructor.get(`/api/courses/${id}/members/${noor}/standing`);
+    const { facts } = body as StandingAnswer;
+    return facts[page]?.opened !== undefined ? [page] : [];
+  };
   await instructor.get(`/api/learn/${id}/items/${page}`).expect(200);
   expect(await done()).toEqual([]);
   await learner.get(`/api/learn/${id}/items/${page}`).expect(200);

@@ -276,8 +276,6 @@ describe('what staff see and say', () => {
       context: { instructor: { objectType: 'Agent', name: 'Adaeze Okpara' } },
       result: { completion: true, response: 'Seen on the shore' },
     });
-    const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-8[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
-    for (const { id } of statements) expect(id).toMatch(uuid);
     expect(new Set(statements.map(({ id }) => id)).size).toBe(2);
   });
 });

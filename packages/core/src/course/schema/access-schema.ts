@@ -3,7 +3,7 @@
  * (docs/semantics.md, Access). Moments and ids mean here what they mean everywhere in the document.
  */
 import { z } from 'zod';
-import { daySchema, idSchema, titleSchema, timeSchema } from './basics.ts';
+import { daySchema, idSchema, namedCourseSchema, titleSchema, timeSchema } from './basics.ts';
 import { momentSchema } from './moment-schema.ts';
 
 /** The most that one list or group of a rule holds. */
@@ -57,8 +57,7 @@ export const singleConditionSchema = z.discriminatedUnion('kind', [
   }),
   /** In percent of what can be reached. */
   z.strictObject({ kind: z.literal('scored'), item: idSchema, least: z.number().min(0).max(100) }),
-  /** Another course, by id, with the title that it had when it was chosen. */
-  z.strictObject({ kind: z.literal('course'), course: idSchema, title: titleSchema }),
+  namedCourseSchema.extend({ kind: z.literal('course') }),
 ]);
 export type SingleCondition = z.infer<typeof singleConditionSchema>;
 

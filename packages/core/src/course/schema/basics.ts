@@ -54,6 +54,9 @@ export const storableSchema = z
 
 export const titleSchema = storableSchema.trim().min(1).max(MAX_TITLE);
 
+/** Another course, by id, with the title that it had when it was chosen. */
+export const namedCourseSchema = z.strictObject({ course: idSchema, title: titleSchema });
+
 /** Letters and digits in runs joined by single - . or _ : it must survive an address and a file name. */
 export const codeSchema = z
   .string()

@@ -12,6 +12,7 @@ import {
   MAX_TAGS,
   daySchema,
   idSchema,
+  namedCourseSchema,
   storableSchema,
   summarySchema,
   tableSchema,
@@ -198,6 +199,8 @@ export const courseSchema = z.strictObject({
   paceShown: z.boolean().default(true),
   /** Said to whoever has done the course; null: nothing. */
   doneWords: summarySchema.nullable().default(null),
+  /** Where whoever has done the course can go on; null: nowhere in particular. */
+  doneNext: namedCourseSchema.nullable().default(null),
   arrive: arriveSchema.default({ at: 'home' }),
   /** Where somebody arrives who comes for the first time; null: where everybody does. */
   firstArrive: arriveSchema.nullable().default(null),

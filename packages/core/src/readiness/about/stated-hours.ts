@@ -5,6 +5,10 @@ import { WITH_PEOPLE } from '../rule.ts';
 /** A quarter more or less is what people's pace differs by anyhow. */
 const TOLERANCE = 0.25;
 
+export const wholeHours = (minutes: number): number => Math.max(1, Math.round(minutes / 60));
+export const isNear = (hours: number, stated: number): boolean =>
+  Math.abs(hours - stated) <= stated * TOLERANCE;
+
 /** The course promises so many hours, and its items add up to something else. The cure promises what they do. */
 export const statedHours: Rule = {
   id: 'stated_hours',
@@ -14,8 +18,8 @@ export const statedHours: Rule = {
     const { statedHours: stated } = course;
     const minutes = totalMinutes(plan);
     if (stated === null || minutes === 0) return null;
-    const hours = Math.max(1, Math.round(minutes / 60));
-    if (Math.abs(hours - stated) <= stated * TOLERANCE) return null;
+    const hours = wholeHours(minutes);
+    if (isNear(hours, stated)) return null;
     return {
       severity: 'advice',
       field: 'statedHours',

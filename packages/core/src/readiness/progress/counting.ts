@@ -6,6 +6,8 @@ import type { Course, Section } from '../../course/schema/schema.ts';
 import { livingSections } from '../../course/tree.ts';
 import { countedItems } from '../../progress/counting.ts';
 import { momentsOf } from '../../calendar/course-plan.ts';
+import { totalMinutes } from '../../forecast/load.ts';
+import { isNear, wholeHours } from '../about/stated-hours.ts';
 import type { Rule } from '../rule.ts';
 import { WITH_PEOPLE } from '../rule.ts';
 
@@ -72,6 +74,25 @@ export const sectionCannotGive: Rule = {
         setField<Section, 'done'>(section, 'done', { ...done, want: { how: 'least', count: are } }),
       ),
     };
+  },
+};
+
+/**
+ * All of it takes as long as the course promises, and what counts does not: whoever is done has not had what was promised.
+ * Whether more is to count, or less to be promised, a person decides.
+ */
+export const countsOtherwiseStated: Rule = {
+  id: 'counts_otherwise_stated',
+  stop: 'progress',
+  purposes: WITH_PEOPLE,
+  find: ({ course, plan }) => {
+    const { statedHours: stated } = course;
+    const minutes = countedOf(course).reduce((sum, item) => sum + (item.minutes ?? 0), 0);
+    if (stated === null || minutes === 0 || !isNear(wholeHours(totalMinutes(plan)), stated)) return null;
+    const hours = wholeHours(minutes);
+    return isNear(hours, stated)
+      ? null
+      : { severity: 'advice', field: 'progress', values: { stated, hours } };
   },
 };
 

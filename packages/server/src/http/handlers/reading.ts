@@ -35,7 +35,7 @@ function ticked({ em, who, params, now }: Call<'tick' | 'untick'>, done: boolean
 export const READING: HandlersOf<typeof READING_ROUTES> = {
   frame: ({ em, who, now }) => frame(em, who.loaded.course, who.loaded.row.institutionId, whoReads(who), now),
   readCourse: async ({ em, who, query, now }) => {
-    const reader = { ...whoReads(who), arrives: query.arriving === '1' };
+    const reader = { viewer: who.viewer, person: who.person, arrives: query.arriving === '1' };
     return readCourse(em, who.loaded.course, reader, await factsAround(em, who), now);
   },
   readItem: async ({ em, who: { loaded, viewer, person }, params, now }) => {

@@ -1,8 +1,8 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
-import { countingOf, coursesNamed, reckon, withFacts } from '@itinerary/core';
-import type { Course, PersonException, Viewer } from '@itinerary/core';
+import { coursesNamed, withFacts } from '@itinerary/core';
+import type { Course, Facts, PersonException, Reached, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
-import { DeedRow, MemberGroupRow, MemberRow, PersonExceptionRow, ProgressRow } from '../../db/entities.ts';
+import { MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
@@ -38,7 +38,7 @@ export async function viewersOf(
     turn(() => em.find(MemberRow, { ...where, leftAt: null })),
     turn(() => em.find(MemberGroupRow, where)),
     turn(() => em.find(PersonExceptionRow, where)),
-    turn(() => em.find(DeedRow, where)),
+    turn(() => doneIn(em, person.id, ids)),
   ]);
   const outside: Viewer = { role: null, institutionStaff: person.kind === 'staff', here: true };
   const learning = rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId);
@@ -61,11 +61,48 @@ export async function viewersOf(
       };
       const course = byId.get(courseId);
       if (course === undefined || role !== 'learner') return [courseId, viewer];
-      const facts = new Map(ofLearner(deeds, courseId).map((one) => [one.itemId, one.facts]));
-      return [courseId, withFacts(course, viewer, facts, completed, Date.parse(now))];
+      const { facts, reached } = deeds(courseId);
+      return [courseId, withFacts(course, viewer, facts, completed, Date.parse(now), reached)];
     }),
   );
   return (courseId) => viewers.get(courseId) ?? outside;
+}
+
+interface DoneIn {
+  readonly facts: ReadonlyMap<string, Facts>;
+  readonly reached: ReadonlyMap<string, Reached>;
+}
+
+/** What somebody has done in each of these courses, and what they were done with when the last deed came: one question. */
+async function doneIn(
+  em: EntityManager,
+  personId: string,
+  courses: readonly string[],
+): Promise<(courseId: string) => DoneIn> {
+  const rows = await em.execute<
+    {
+      course: string;
+      item: string | null;
+      facts: Facts | null;
+      reached: Readonly<Record<string, Reached>> | null;
+    }[]
+  >(
+    `select course_id as course, item_id as item, facts, null::jsonb as reached from deed
+       where person_id = ? and course_id in (select jsonb_array_elements_text(?::jsonb))
+     union all
+     select course_id, null, null, reached from progress
+       where person_id = ? and course_id in (select jsonb_array_elements_text(?::jsonb))`,
+    [personId, JSON.stringify(courses), personId, JSON.stringify(courses)],
+  );
+  return (courseId) => {
+    const own = rows.filter(({ course }) => course === courseId);
+    return {
+      facts: new Map(
+        own.flatMap(({ item, facts }) => (item === null || facts === null ? [] : [[item, facts]])),
+      ),
+      reached: new Map(own.flatMap(({ reached }) => Object.entries(reached ?? {}))),
+    };
+  };
 }
 
 export async function viewerOf(
@@ -110,27 +147,27 @@ export async function completedAmong(
   now: string,
 ): Promise<ReadonlySet<string>> {
   if (named.size === 0) return named;
-  const ids = [...named];
-  const member = await em.find(MemberRow, { courseId: { $in: ids }, personId: person.id, role: 'learner' });
+  const member = await em.find(MemberRow, {
+    courseId: { $in: [...named] },
+    personId: person.id,
+    role: 'learner',
+  });
   const others = await coursesWhere(em, {
     id: { $in: member.map(({ courseId }) => courseId) },
     institutionId: person.institutionId,
   });
-  const own = { courseId: { $in: others.map(({ id }) => id) }, personId: person.id };
-  const deeds = await em.find(DeedRow, own);
-  const groups = await em.find(MemberGroupRow, own);
-  const reached = await em.find(ProgressRow, own);
+  const ids = others.map(({ id }) => id);
+  const deeds = await doneIn(em, person.id, ids);
+  const groups = await em.find(MemberGroupRow, { courseId: { $in: ids }, personId: person.id });
   const isDone = (other: Course): boolean => {
-    const of = <T extends { readonly courseId: string }>(all: readonly T[]): readonly T[] =>
-      all.filter(({ courseId }) => courseId === other.id);
     const viewer: Viewer = {
-      ...{ role: 'learner', institutionStaff: false, groups: of(groups).map(({ groupId }) => groupId) },
-      joinedAt: of(member)[0]?.joinedAt ?? null,
+      ...{ role: 'learner', institutionStaff: false },
+      groups: groups.filter(({ courseId }) => courseId === other.id).map(({ groupId }) => groupId),
+      joinedAt: member.find(({ courseId }) => courseId === other.id)?.joinedAt ?? null,
     };
-    const counting = countingOf(other, viewer, Date.parse(now));
-    const facts = new Map(of(deeds).map((row) => [row.itemId, row.facts]));
-    const before = new Map(Object.entries(of(reached)[0]?.reached ?? {}));
-    return reckon(counting, facts, before).reached.has(other.id);
+    const { facts, reached } = deeds(other.id);
+    const known = withFacts(other, viewer, facts, new Set(), Date.parse(now), reached);
+    return known.deeds?.reached?.has(other.id) === true;
   };
   return new Set(others.filter(isDone).map(({ id }) => id));
 }

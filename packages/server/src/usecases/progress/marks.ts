@@ -67,7 +67,7 @@ export async function learnerProgress(
   const names = new Map(staff.map(({ id, name }) => [id, name]));
   return {
     person: { id: personId, name: member.name, joinedAt: member.joinedAt },
-    progress: await progressFor(em, course, personId, viewer, now, true),
+    progress: await progressFor(em, course, person, viewer, now, true),
     deeds: deeds.map(({ at, by, ...one }) => ({
       ...one,
       at: new Date(Number(at)).toISOString(),

@@ -82,7 +82,7 @@ function statement(course: Course, row: LogRow, { site, agent, parent }: Around)
   const type = node === undefined || node.kind === 'section' ? undefined : TYPES[node.kind];
   const result = resultOf(row);
   return {
-    id: uuidOf(`${site} ${course.id} ${row.id}`),
+    id: uuidOf(`${site}/courses/${course.id}/deeds/${row.id}`),
     actor: agent(row.person),
     verb: { id: verb.startsWith('http') ? verb : `${site}/verbs/${verb}`, display: { en: word } },
     object: {
@@ -108,7 +108,7 @@ function resultOf({ deed, reason }: LogRow): object | null {
   const said = reason === null ? {} : { response: reason };
   switch (deed.kind) {
     case 'scored':
-      return deed.percent === null ? null : { score: { scaled: deed.percent / 100 } };
+      return deed.percent === null ? null : { score: { scaled: Math.min(1, deed.percent / 100) } };
     case 'watched':
       return {
         extensions: { 'https://w3id.org/xapi/cmi5/result/extensions/progress': Math.floor(deed.percent) },
@@ -126,15 +126,14 @@ function resultOf({ deed, reason }: LogRow): object | null {
   }
 }
 
-/** The same for the same deed, in the form that the standard asks for (RFC 9562, version 8: of our own making). */
-function uuidOf(words: string): string {
-  const hex = createHash('sha256').update(words).digest('hex');
-  const variant = ((Number.parseInt(hex[16] ?? '0', 16) & 3) | 8).toString(16);
-  return [
-    hex.slice(0, 8),
-    hex.slice(8, 12),
-    `8${hex.slice(13, 16)}`,
-    `${variant}${hex.slice(17, 20)}`,
-    hex.slice(20, 32),
-  ].join('-');
+/** Of names that are addresses (RFC 4122, appendix C). */
+const NAMESPACE = Buffer.from('6ba7b8119dad11d180b400c04fd430c8', 'hex');
+
+/** The same for the same deed, in the form that the standard asks for: RFC 4122, version 5, of a name. */
+function uuidOf(name: string): string {
+  const bytes = createHash('sha1').update(NAMESPACE).update(name).digest().subarray(0, 16);
+  bytes.writeUInt8((bytes.readUInt8(6) & 0x0f) | 0x50, 6);
+  bytes.writeUInt8((bytes.readUInt8(8) & 0x3f) | 0x80, 8);
+  const hex = bytes.toString('hex');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }

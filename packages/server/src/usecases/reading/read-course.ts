@@ -16,11 +16,13 @@ import {
   unlistedItem,
 } from '@itinerary/core';
 import type { Course, CourseView, FaceFacts, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
+import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { groupOf } from '../members/classmates.ts';
 import { mayChangePage } from './page-words.ts';
 import { textReader } from '../plan/texts.ts';
+import { homeTold } from '../progress/go-on.ts';
 import type { TextReader } from '../plan/texts.ts';
 import { noteVisit, visitOf } from './visits.ts';
 
@@ -36,9 +38,9 @@ export async function readCourse(
   course: Course,
   {
     viewer,
-    personId,
+    person,
     arrives,
-  }: { readonly viewer: Viewer; readonly personId: string | null; readonly arrives: boolean },
+  }: { readonly viewer: Viewer; readonly person: Person | null; readonly arrives: boolean },
   facts: FaceFacts,
   now: string,
 ): Promise<ReadCourseAnswer> {
@@ -46,8 +48,8 @@ export async function readCourse(
   const texts = textReader(em, view);
   const own = ownCourse(course, viewer, Date.parse(now));
   const { around } = view;
-  const home = homeView(course, viewer, now, view, facts);
-  const member = viewer.role === null ? null : personId;
+  const home = await homeTold(em, person, homeView(course, viewer, now, view, facts), now);
+  const member = viewer.role === null ? null : (person?.id ?? null);
   const visit = await visitOf(em, course.id, member, now);
   const arrival = arrivalAt(course, viewer, now, visit, facts);
   if (member !== null && isReadable(view.access)) {

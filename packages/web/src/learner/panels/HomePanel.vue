@@ -156,6 +156,8 @@ const creditOf = ({ file }: CoursePicture): string =>
       v-else-if="panel.kind === 'progress'"
       :panel="panel"
       :at="isLink ? at : null"
+      :zone="course.zone"
+      :today="today"
       @open="emit('open', { id: $event })"
       @far="emit('far')"
     />

@@ -3,16 +3,23 @@
 import type { PanelView } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import DoneLine from '../../ui/progress/DoneLine.vue';
+import FinishedPart from '../../ui/progress/FinishedPart.vue';
 import ItemWay from '../../ui/progress/ItemWay.vue';
 
 /** `at`: where the course is; null: in previews, where nothing has an address. */
-defineProps<{ panel: Extract<PanelView, { readonly kind: 'progress' }>; at: string | null }>();
+defineProps<{
+  panel: Extract<PanelView, { readonly kind: 'progress' }>;
+  at: string | null;
+  zone: string;
+  today: string;
+}>();
 const emit = defineEmits<{ open: [item: string]; far: [] }>();
 const { t } = useI18n();
 </script>
 
 <template>
   <div class="share">
+    <FinishedPart :finished="panel.finished" :zone="zone" :today="today" :is-link="at !== null" />
     <DoneLine :done="panel.share.done" :counted="panel.share.counted" />
     <p v-if="panel.next !== null" class="next">
       <span class="soft">{{ t('learner.progress.next') }}</span>

@@ -123,7 +123,13 @@ export default {
     restore: 'أعِد تعليق {name}',
   },
   contact: { link: 'صفحته' },
-  progress: { done: 'أُنجز {done} من {counted}', next: 'التالي:', howFar: 'إلى أين وصلت' },
+  progress: {
+    done: 'أُنجز {done} من {counted}',
+    next: 'التالي:',
+    since: 'أُنجز منذ {day}.',
+    goOn: 'تابع مع:',
+    howFar: 'إلى أين وصلت',
+  },
   members: {
     title: 'الأعضاء',
     open: 'من في هذا المقرر',

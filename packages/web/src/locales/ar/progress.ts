@@ -1,7 +1,6 @@
 /** إلى أين وصل المرء. */
 export default {
   title: 'إلى أين وصلت',
-  doneSince: 'أُنجز منذ {day}.',
   minutes: 'نحو {done} من {all}',
   nothing: 'لا شيء في هذا المقرر يُعد منجزًا بعد.',
   next: 'التالي:',

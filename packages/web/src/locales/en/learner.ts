@@ -122,7 +122,13 @@ export default {
     restore: 'Bring back the comment of {name}',
   },
   contact: { link: 'Their page' },
-  progress: { done: '{done} of {counted} done', next: 'Next:', howFar: 'How far I am' },
+  progress: {
+    done: '{done} of {counted} done',
+    next: 'Next:',
+    since: 'Done, since {day}.',
+    goOn: 'Go on with:',
+    howFar: 'How far I am',
+  },
   members: {
     title: 'Members',
     open: 'Who is on this course',

@@ -1,7 +1,6 @@
 /** How far one is. */
 export default {
   title: 'How far I am',
-  doneSince: 'Done, since {day}.',
   minutes: 'about {done} of {all}',
   nothing: 'Nothing in this course counts as done yet.',
   next: 'Next:',

@@ -122,7 +122,13 @@ export default {
     restore: 'Recuperar el comentario de {name}',
   },
   contact: { link: 'Su página' },
-  progress: { done: '{done} de {counted} hechos', next: 'Lo siguiente:', howFar: 'Hasta dónde he llegado' },
+  progress: {
+    done: '{done} de {counted} hechos',
+    next: 'Lo siguiente:',
+    since: 'Hecho, desde el {day}.',
+    goOn: 'Puedes seguir con:',
+    howFar: 'Hasta dónde he llegado',
+  },
   members: {
     title: 'Miembros',
     open: 'Quién está en este curso',

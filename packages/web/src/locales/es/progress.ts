@@ -1,7 +1,6 @@
 /** Hasta dónde se ha llegado. */
 export default {
   title: 'Hasta dónde he llegado',
-  doneSince: 'Hecho, desde el {day}.',
   minutes: 'unos {done} de {all}',
   nothing: 'En este curso aún no cuenta nada como hecho.',
   next: 'Lo siguiente:',

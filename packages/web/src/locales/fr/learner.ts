@@ -122,7 +122,13 @@ export default {
     restore: 'Rétablir le commentaire de {name}',
   },
   contact: { link: 'Sa page' },
-  progress: { done: '{done} sur {counted} faits', next: 'Ensuite :', howFar: 'Où j’en suis' },
+  progress: {
+    done: '{done} sur {counted} faits',
+    next: 'Ensuite :',
+    since: 'Fait, depuis le {day}.',
+    goOn: 'Pour continuer :',
+    howFar: 'Où j’en suis',
+  },
   members: {
     title: 'Membres',
     open: 'Qui suit ce cours',

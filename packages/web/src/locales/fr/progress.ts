@@ -1,7 +1,6 @@
 /** Où l’on en est. */
 export default {
   title: 'Où j’en suis',
-  doneSince: 'Fait, depuis le {day}.',
   minutes: 'environ {done} sur {all}',
   nothing: 'Rien dans ce cours ne compte encore comme fait.',
   next: 'Ensuite :',

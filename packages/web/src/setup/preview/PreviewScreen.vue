@@ -101,7 +101,7 @@ const panelTexts = computed(() => {
   return Object.fromEntries(named.map((hash) => [hash, filled(texts.read(hash)) ?? '']));
 });
 const far = computed(() =>
-  live.value === null ? null : progressTold(live.value, props.viewer, undefined, props.moment),
+  live.value === null ? null : progressTold(live.value, props.viewer, props.moment),
 );
 const look = computed(() => (plan.course === null ? null : lookView(plan.course.look)));
 provide(

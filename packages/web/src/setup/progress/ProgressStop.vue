@@ -12,6 +12,7 @@ import StopHead from '../frame/StopHead.vue';
 import CountedTable from './CountedTable.vue';
 import CoursePart from './CoursePart.vue';
 import FinishPart from './FinishPart.vue';
+import GoOnField from './GoOnField.vue';
 import SectionsPart from './SectionsPart.vue';
 import UsualPart from './UsualPart.vue';
 
@@ -96,6 +97,7 @@ function setWords(event: Event): void {
             dir="auto"
             @change="setWords"
           />
+          <GoOnField :readonly="plan.isReadonly" />
         </section>
       </LaterPart>
       <section aria-labelledby="progress-seen">

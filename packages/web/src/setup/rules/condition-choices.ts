@@ -2,7 +2,7 @@
 import { allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
 import type { Condition, ConditionGroup, SingleCondition } from '@itinerary/core';
 import { computed, shallowRef } from 'vue';
-import type { ComputedRef, ShallowRef } from 'vue';
+import type { ComputedRef } from 'vue';
 import { ask } from '../../api/client.ts';
 import { usePlan } from '../../stores/plan.ts';
 
@@ -18,7 +18,7 @@ export interface Choice {
 export interface ConditionChoices {
   readonly kinds: ComputedRef<readonly ConditionKind[]>;
   readonly items: ComputedRef<readonly Choice[]>;
-  readonly courses: ShallowRef<readonly { readonly id: string; readonly title: string }[]>;
+  readonly courses: ComputedRef<readonly CourseChoice[]>;
   /** Asked for when somebody wants to name another course. */
   readonly loadCourses: () => Promise<void>;
   readonly first: () => Condition;
@@ -26,10 +26,19 @@ export interface ConditionChoices {
   readonly blank: (kind: ConditionKind) => Condition;
 }
 
-const courses = shallowRef<readonly { readonly id: string; readonly title: string }[]>([]);
+export interface CourseChoice {
+  readonly id: string;
+  readonly name: string;
+  /** With its code: courses of several terms are called alike. */
+  readonly title: string;
+}
+
+/** Of everybody's own desk, asked for once. */
+const onDesk = shallowRef<readonly CourseChoice[]>([]);
 
 export function useConditionChoices(node: () => string): ConditionChoices {
   const plan = usePlan();
+  const courses = computed(() => onDesk.value.filter(({ id }) => id !== plan.course?.id));
   const items = computed(() => {
     const { course, planned } = plan;
     if (course === null) return [];
@@ -84,11 +93,9 @@ export function useConditionChoices(node: () => string): ConditionChoices {
     }
   };
   async function loadCourses(): Promise<void> {
-    if (courses.value.length > 0) return;
+    if (onDesk.value.length > 0) return;
     const { courses: all } = await ask('GET /api/desk', {});
-    courses.value = all
-      .filter(({ id }) => id !== plan.course?.id)
-      .map(({ id, title, code }) => ({ id, title: `${title} (${code})` }));
+    onDesk.value = all.map(({ id, title, code }) => ({ id, name: title, title: `${title} (${code})` }));
   }
   return { kinds, items, courses, loadCourses, blank, first: () => blank('before') };
 }

@@ -5,6 +5,7 @@ import type { ProgressAnswer } from '@itinerary/contract';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PushButton from '../frame/PushButton.vue';
+import FinishedPart from './FinishedPart.vue';
 import ItemWay from './ItemWay.vue';
 import { dayIn, formatDay, formatDays, formatMinutes } from '../../words/dates.ts';
 import { conditionWords } from '../../words/done-words.ts';
@@ -51,10 +52,7 @@ const width = (one: { done: number; counted: number } | null): string =>
 
 <template>
   <div class="how-far">
-    <p v-if="progress.since !== null" class="all-done">
-      <IconCheck :size="20" aria-hidden="true" /> {{ t('progress.doneSince', { day: day(progress.since) }) }}
-    </p>
-    <p v-if="progress.words !== null" class="words" dir="auto">{{ progress.words }}</p>
+    <FinishedPart :finished="progress" :zone="progress.zone" :today="today" :is-link="courseId !== null" />
     <template v-if="share !== null">
       <p class="figures share">
         {{ t('learner.progress.done', { done: share.done, counted: share.counted }) }}
@@ -133,15 +131,6 @@ const width = (one: { done: number; counted: number } | null): string =>
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-
-.all-done {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  color: var(--open);
-  font-family: var(--font-heading);
-  font-size: 19px;
 }
 
 .share {

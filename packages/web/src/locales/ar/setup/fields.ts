@@ -70,6 +70,7 @@ export default {
   marksShown: '«علامات بجانب المنجز»',
   paceShown: '«متقدم أم متأخر»',
   doneWords: 'كلمات لمن أنجز المقرر',
+  doneNext: 'المقرر الذي يُتابَع به',
   ownLog: '«سجل ما أُنجز»',
   announcements: 'إعلان',
   contacts: 'بطاقة تواصل',

@@ -70,6 +70,7 @@ export default {
   marksShown: '“marks beside what is done”',
   paceShown: '“ahead or behind”',
   doneWords: 'Words for whoever has done the course',
+  doneNext: 'Course to go on with',
   ownLog: '“log of what was done”',
   announcements: 'announcement',
   contacts: 'contact card',

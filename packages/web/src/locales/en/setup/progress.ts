@@ -19,6 +19,9 @@ export default {
     ownLog: 'A log of what they have done, and when',
   },
   doneWordsHint: 'Shown to whoever has done the course, where it says how far they are.',
+  doneNextHint:
+    'Whoever has done this one is told of it, where they can find it. An opening rule there can wait for this course.',
+  doneNextNone: 'none',
   by: {
     none: 'not counted',
     opened: 'opened',

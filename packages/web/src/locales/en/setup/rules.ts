@@ -490,6 +490,11 @@ export default {
     why: 'Whoever does not have its address never notices it.',
     cure: 'List it | List them',
   },
+  counts_otherwise_stated: {
+    what: 'The course promises {stated} hours; what counts as done takes {hours}',
+    why: 'Whoever is done with it has not done what was promised.',
+    cure: '',
+  },
   all_due_at_once: {
     what: '{count} items are all due on {day} | {count} items are all due on {day}',
     why: 'Everybody has the same evening for all of it.',

@@ -70,6 +70,7 @@ export default {
   marksShown: '«marcas junto a lo hecho»',
   paceShown: '«por delante o por detrás»',
   doneWords: 'Palabras para quien ha terminado el curso',
+  doneNext: 'Curso con el que seguir',
   ownLog: '«registro de lo hecho»',
   announcements: 'anuncio',
   contacts: 'tarjeta de contacto',

@@ -19,6 +19,9 @@ export default {
     ownLog: 'Un registro de lo que han hecho y cuándo',
   },
   doneWordsHint: 'Se muestra a quien ha terminado el curso, donde dice hasta dónde ha llegado.',
+  doneNextHint:
+    'Se le indica a quien ha terminado este, si puede encontrarlo. Allí, una regla de apertura puede esperar a este curso.',
+  doneNextNone: 'ninguno',
   by: {
     none: 'no cuenta',
     opened: 'abierto',

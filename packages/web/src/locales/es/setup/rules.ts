@@ -490,6 +490,11 @@ export default {
     why: 'Quien no tiene su dirección no lo nota nunca.',
     cure: 'Ponerlo en la lista | Ponerlos en la lista',
   },
+  counts_otherwise_stated: {
+    what: 'El curso promete {stated} horas; lo que cuenta como hecho lleva {hours}',
+    why: 'Quien lo ha hecho todo no ha hecho lo prometido.',
+    cure: '',
+  },
   all_due_at_once: {
     what: '{count} elementos vencen todos el {day} | {count} elementos vencen todos el {day}',
     why: 'Todos tienen la misma tarde para todo ello.',

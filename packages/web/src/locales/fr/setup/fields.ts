@@ -70,6 +70,7 @@ export default {
   marksShown: '« marques à côté de ce qui est fait »',
   paceShown: '« en avance ou en retard »',
   doneWords: 'Mots pour qui a fait le cours',
+  doneNext: 'Cours pour continuer',
   ownLog: '« journal de ce qui a été fait »',
   announcements: 'annonce',
   contacts: 'carte de contact',

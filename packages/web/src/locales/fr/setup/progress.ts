@@ -20,6 +20,9 @@ export default {
     ownLog: 'Un journal de ce qu’ils ont fait, et quand',
   },
   doneWordsHint: 'Montré à qui a fait le cours, là où il est dit où l’on en est.',
+  doneNextHint:
+    'Indiqué à qui a terminé celui-ci, si ce cours lui est visible. Là-bas, une règle d’ouverture peut attendre ce cours.',
+  doneNextNone: 'aucun',
   by: {
     none: 'ne compte pas',
     opened: 'ouvert',

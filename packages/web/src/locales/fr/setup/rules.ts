@@ -490,6 +490,11 @@ export default {
     why: 'Qui n’a pas son adresse ne le remarque jamais.',
     cure: 'Le mettre en liste | Les mettre en liste',
   },
+  counts_otherwise_stated: {
+    what: 'Le cours promet {stated} heures ; ce qui compte comme fait en prend {hours}',
+    why: 'Qui a tout fait n’a pas fait ce qui était promis.',
+    cure: '',
+  },
   all_due_at_once: {
     what: '{count} éléments sont tous à rendre le {day} | {count} éléments sont tous à rendre le {day}',
     why: 'Tout le monde a la même soirée pour tout cela.',
