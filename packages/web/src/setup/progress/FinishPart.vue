@@ -2,7 +2,7 @@
 /** Whether the course can be finished, by when, what waits for what, and why it cannot: each reason with its cure. */
 import { ANY_LEARNER, cureOf, feasibility, reasonsWhyNot } from '@itinerary/core';
 import type { Edit, Feasibility, ReasonWhyNot, Viewer } from '@itinerary/core';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
@@ -11,6 +11,7 @@ import DayField from '../../ui/fields/when/DayField.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 import { formatDay } from '../../words/dates.ts';
 import { useNodeTitle } from '../node-title.ts';
+import { useFinishFor } from './finish-for.ts';
 
 defineProps<{ readonly: boolean }>();
 const { t, locale } = useI18n();
@@ -20,15 +21,20 @@ const titleOf = useNodeTitle();
 
 /** Whoever is in no group, or those of one; the list takes no null. */
 const NOBODY = '';
-const group = ref<string>(NOBODY);
-const groups = computed(() => [
+const whom = ref<string>(NOBODY);
+const { asked, others, unasked, failure, load } = useFinishFor();
+onMounted(load);
+const choices = computed(() => [
   { value: NOBODY, title: t('setup.progress.finish.anybody') },
-  ...plan.groups.map(([id, { name }]) => ({ value: id, title: name })),
+  ...asked.value.map(({ id, name, isPerson }) => ({
+    value: id,
+    title: name,
+    ...(isPerson ? { group: t('setup.progress.finish.ownMoments') } : {}),
+  })),
 ]);
 const joins = ref<string | null>(null);
 const viewer = computed((): Viewer => ({
-  ...ANY_LEARNER,
-  groups: group.value === NOBODY ? [] : [group.value],
+  ...(asked.value.find(({ id }) => id === whom.value)?.viewer ?? ANY_LEARNER),
   ...(joins.value === null ? {} : { joinedAt: `${joins.value}T00:00:00.000Z` }),
 }));
 const answer = computed((): Feasibility => feasibility(plan.course!, viewer.value));
@@ -72,26 +78,17 @@ function wordsOf({ because, of, others, wants, are }: ReasonWhyNot): string {
     are: are ?? 0,
   });
 }
-/** Those whose answer is another one than that of whoever is in no group. */
-const others = computed(() => {
-  const usual = feasibility(plan.course!, ANY_LEARNER);
-  return plan.groups.flatMap(([id, { name }]) => {
-    const theirs = feasibility(plan.course!, { ...ANY_LEARNER, groups: [id] });
-    if (theirs.can === usual.can && theirs.earliest?.day === usual.earliest?.day) return [];
-    return [{ id, name, can: theirs.can, day: theirs.earliest?.day ?? null }];
-  });
-});
 </script>
 
 <template>
   <div class="finish">
     <div class="for">
       <SelectField
-        v-if="plan.groups.length > 0"
+        v-if="asked.length > 0"
         :label="t('setup.progress.finish.for')"
-        :value="group"
-        :options="groups"
-        @choose="group = $event"
+        :value="whom"
+        :options="choices"
+        @choose="whom = $event"
       />
       <DayField
         class="joins"
@@ -122,6 +119,10 @@ const others = computed(() => {
         {{ t(`setup.progress.finish.other.${one.can}`, { name: one.name, day: day(one.day) }) }}
       </li>
     </ul>
+    <p v-if="failure !== null" class="failure" role="alert">{{ failure }}</p>
+    <p v-if="unasked > 0" class="soft">
+      {{ t('setup.progress.finish.unasked', { count: unasked }, unasked) }}
+    </p>
   </div>
 </template>
 
@@ -168,6 +169,10 @@ const others = computed(() => {
   justify-content: space-between;
   padding: 8px 0;
   border-bottom: 1px solid var(--rule);
+}
+
+.failure {
+  color: var(--blocker);
 }
 
 .chain {

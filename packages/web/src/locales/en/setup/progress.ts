@@ -109,6 +109,9 @@ export default {
   finish: {
     for: 'For',
     anybody: 'whoever is in no group',
+    ownMoments: 'With moments of their own',
+    unasked:
+      'One more has moments of their own; choose them above. | {count} more have moments of their own; choose them above.',
     joins: 'Joining on',
     nothing: 'Nothing counts for them, so there is nothing to finish.',
     no: 'It cannot be finished.',

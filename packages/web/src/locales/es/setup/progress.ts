@@ -108,6 +108,9 @@ export default {
   finish: {
     for: 'Para',
     anybody: 'quien no está en ningún grupo',
+    ownMoments: 'Con momentos propios',
+    unasked:
+      'Uno más tiene momentos propios; elígelo arriba. | {count} más tienen momentos propios; elígelos arriba.',
     joins: 'Que entra el',
     nothing: 'Nada cuenta para ellos, así que no hay nada que terminar.',
     no: 'No se puede terminar.',

@@ -110,6 +110,9 @@ export default {
   finish: {
     for: 'Pour',
     anybody: 'qui n’est dans aucun groupe',
+    ownMoments: 'Avec des moments à eux',
+    unasked:
+      'Un autre a des moments à lui ; choisissez-le ci-dessus. | {count} autres ont des moments à eux ; choisissez-les ci-dessus.',
     joins: 'Arrivé le',
     nothing: 'Rien ne compte pour eux, il n’y a donc rien à terminer.',
     no: 'On ne peut pas le terminer.',
