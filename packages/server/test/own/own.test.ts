@@ -205,6 +205,24 @@ describe('a log of one’s own', () => {
     expect((await noor.get(`/api/learn/${its.id}/log`)).status).toBe(404);
   });
 
+  test('says what is done by the rule as it is now, and nothing of it where nothing counts', async () => {
+    const page = `page-${made}`;
+    await put(newItem('page', { id: page, title: 'Boots', done: { by: 'opened' } }));
+    await visit(noor, page);
+    const done = async (): Promise<string[]> =>
+      (await log(noor)).entries.flatMap(({ what, at }) => (what === 'done' ? [at] : []));
+    expect(await done()).toEqual([BEGIN]);
+    await set(page, 'done', { by: 'ticked' }, { by: 'opened' });
+    expect(await done()).toEqual([]);
+    clock.tell('2027-03-02T10:00:00.000Z');
+    await noor.put(`/api/learn/${its.id}/items/${page}/done`).expect(204);
+    expect(await done()).toEqual(['2027-03-02T10:00:00.000Z']);
+    await set(page, 'done', { by: 'opened' }, { by: 'ticked' });
+    expect(await done()).toEqual([BEGIN]);
+    await set(its.id, 'progress', false, true);
+    expect(await done()).toEqual([]);
+  });
+
   test('comes a page at a time, each deed once', async () => {
     const ids = Array.from({ length: 230 }, (_, at) => `p${at}-${made}`);
     const em = server.database.em.fork();
