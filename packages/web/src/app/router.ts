@@ -94,7 +94,7 @@ const routes: RouteRecordRaw[] = [
     path: '/setup/:course/:stop(about|dates|outline|menu|look|progress|access|members|messages|readiness)?',
     name: 'setup',
     component: () => withCore(() => import('../setup/SetupPage.vue')),
-    meta: { areas: ['setup', 'learner', 'desk'] },
+    meta: { areas: ['setup', 'learner', 'progress', 'desk'] },
   },
   {
     path: '/join/to/:course',

@@ -10,7 +10,7 @@ export interface Marker {
   readonly day: ComputedRef<string>;
   /** The instant that the preview is resolved at (ISO, UTC). */
   readonly moment: ComputedRef<string>;
-  /** To a day; the moment is then nine in the morning of it, in the course's zone. */
+  /** To a day; the moment is then nine in the morning of it, in the course's zone: of today it is now. */
   readonly move: (day: string) => void;
   /** To an instant, in milliseconds since 1970-01-01T00:00Z. */
   readonly moveTo: (instant: number) => void;
@@ -60,6 +60,8 @@ export function useMarker(
   );
   const moment = computed(() => {
     if (isExact.value) return new Date(chosen.value as number).toISOString();
+    // What was done and what has opened today is there.
+    if (day.value === dayIn(session.now(), zone.value)) return session.now();
     return new Date(Date.parse(startOfDay(day.value, zone.value)) + NINE_HOURS_MS).toISOString();
   });
   return {
