@@ -38,10 +38,9 @@ function choose(id: string): void {
       :value="chosen?.course ?? NONE"
       :options="options"
       :readonly="readonly"
-      persistent-hint
-      :hint="t('setup.progress.doneNextHint')"
       @choose="choose"
     />
+    <p class="soft">{{ t('setup.progress.doneNextHint') }}</p>
   </div>
 </template>
 
@@ -49,5 +48,10 @@ function choose(id: string): void {
 .go-on {
   max-width: 620px;
   margin-top: 14px;
+}
+
+.soft {
+  padding: 4px 16px 0;
+  font-size: 13px;
 }
 </style>
