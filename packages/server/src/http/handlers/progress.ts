@@ -9,8 +9,7 @@ import { statementsOf } from '../../usecases/progress/statements.ts';
 import type { HandlersOf } from '../call.ts';
 
 export const PROGRESS: HandlersOf<typeof PROGRESS_ROUTES> = {
-  ownProgress: ({ em, who, now }) =>
-    progressFor(em, who.loaded.course, who.person, who.viewer, now),
+  ownProgress: ({ em, who, now }) => progressFor(em, who.loaded.course, who.person, who.viewer, now),
   allProgress: ({ em, who, now }) => allProgress(em, who.person, now),
   grid: ({ em, who, now }) => readGrid(em, who.loaded.course, now),
   progressCsv: ({ em, who: { loaded }, now, request }) => {
