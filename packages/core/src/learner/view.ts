@@ -14,6 +14,7 @@ import type { Viewer } from '../access/roles.ts';
 import { termsOf } from '../coursework/terms.ts';
 import { doneBy, standingTo } from '../deeds/done.ts';
 import { NO_FACTS_YET } from '../deeds/facts.ts';
+import { countingFor } from '../progress/counting.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
 import type { NodeMoments } from '../calendar/node-moments.ts';
@@ -133,9 +134,24 @@ function sectionView(reader: Reader, now: Moment): SectionView {
     own: span.kind === 'own' ? { first: span.own.firstOwn, last: span.own.lastOwn } : null,
     meeting: slot?.meeting ?? null,
     current: slot !== null && now.kind === 'slot' && now.number === slot.number,
+    done: state === 'named' ? null : sectionDone(section.id, reader),
     ...(state === 'named' ? openingOf(section, reader) : NO_OPENING),
     state,
     items: itemViews(section.items, reader),
+  };
+}
+
+function sectionDone(id: string, { viewer, plan }: Reader): SectionView['done'] {
+  const { progress, marksShown } = plan.course;
+  if (!progress || !marksShown || viewer.role !== 'learner') return null;
+  const { sections, sectionOf, items } = countingFor(plan, viewer.groups ?? []);
+  const own = sections[sectionOf.get(id) ?? -1]?.items ?? [];
+  if (own.length === 0) return null;
+  const { done, reached } = viewer.deeds ?? NOTHING_DONE;
+  return {
+    done: own.filter((at) => done.has(items[at]?.id ?? '')).length,
+    counted: own.length,
+    isDone: reached?.has(id) === true,
   };
 }
 

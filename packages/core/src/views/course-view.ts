@@ -126,6 +126,8 @@ export const bareSectionSchema = z.object({
   own: z.object({ first: z.int(), last: z.int() }).nullable(),
   meeting: heldMeetingSchema.nullable(),
   current: z.boolean(),
+  /** How much of it its reader has done; null: nothing of it counts for them, or the course shows no marks of what is done. */
+  done: z.object({ done: z.int(), counted: z.int(), isDone: z.boolean() }).nullable(),
   opens: moment,
   waits: waitViewSchema.nullable(),
   state: accessStateSchema,

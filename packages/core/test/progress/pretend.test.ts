@@ -2,6 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   countingOf,
+  courseView,
   factsUntil,
   fold,
   newItem,
@@ -105,6 +106,50 @@ describe('an example learner', () => {
     const of = { ...course(), ...part };
     expect(progressTold(of, LEARNER, FIRST)).toBeNull();
     expect(progressTold(of, LEARNER, FIRST, true) === null).toBe('progress' in part);
+  });
+});
+
+describe('the line of sections', () => {
+  const moment = '2027-01-21T09:00:00Z';
+  const line = (of: Course, viewer: Viewer): unknown =>
+    courseView(of, viewer, moment)?.sections.map(({ id, done }) => [id, done]);
+  const doneOf = (of: Course, which: Pretended): Viewer => {
+    const facts = pretended(countingOf(of, LEARNER, at(moment)), which, at(moment));
+    return withFacts(of, LEARNER, facts, new Set(), at(moment));
+  };
+
+  test('fills by what is done of each', () => {
+    expect(line(course(), doneOf(course(), ['a1', 'b1']))).toEqual([
+      ['A', { done: 1, counted: 3, isDone: false }],
+      ['B', { done: 1, counted: 1, isDone: true }],
+    ]);
+  });
+
+  test('by the section’s own rule, and not at all where nothing of it counts', () => {
+    const [A, B] = course().sections;
+    const of: Course = {
+      ...course(),
+      sections: [
+        { ...A!, done: { want: { how: 'least', count: 1 }, named: [] } },
+        { ...B!, items: B!.items.map((one) => ({ ...one, done: null }) as never) },
+      ],
+    };
+    expect(line(of, doneOf(of, ['a1']))).toEqual([
+      ['A', { done: 1, counted: 3, isDone: true }],
+      ['B', null],
+    ]);
+  });
+
+  test.each([
+    ['progress is off', { progress: false }, LEARNER],
+    ['no marks are shown', { marksShown: false }, LEARNER],
+    ['somebody only visits', {}, { role: 'visitor', institutionStaff: false }],
+    ['somebody assists', {}, { role: 'assistant', institutionStaff: false }],
+  ] as const)('says nothing where %s', (_name, part, viewer) => {
+    expect(line({ ...course(), ...part }, viewer)).toEqual([
+      ['A', null],
+      ['B', null],
+    ]);
   });
 });
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One section on the line of a learner's course, with its items folded or not. */
-import { IconChevronDown, IconChevronRight, IconClock } from '@tabler/icons-vue';
+import { IconCheck, IconChevronDown, IconChevronRight, IconClock } from '@tabler/icons-vue';
 import type { ItemView, SectionView } from '@itinerary/core';
 import { computed, onUpdated, ref, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -57,15 +57,22 @@ const sentence = computed(() => {
   }
   return `${parts.join('; ')}.`;
 });
-const state = computed(() => {
-  if (props.section.current) return 'current';
-  return props.isPast ? 'past' : 'ahead';
-});
 /** Only of a week one says "this week". */
 const WEEK_MS = 7 * 86_400_000;
 const isWeek = computed(() => {
   const { days: of, meeting } = props.section;
   return of !== null && meeting === null && Date.parse(of.last) - Date.parse(of.first) < WEEK_MS;
+});
+/** Where the course shows what is done, the line fills by that; else by what is past. */
+const filled = computed(() => {
+  const { done } = props.section;
+  if (done === null) return props.isPast ? 'stop-full' : '';
+  return done.isDone ? 'stop-full' : done.done > 0 ? 'stop-part' : '';
+});
+const share = computed(() => {
+  const { done } = props.section;
+  if (done === null) return '0%';
+  return done.isDone ? '100%' : `${(100 * done.done) / done.counted}%`;
 });
 const isNamed = computed(() => props.section.state === 'named');
 
@@ -78,8 +85,14 @@ function openSection(event: MouseEvent): void {
 
 <template>
   <li
-    :class="['section', state, section.accent ? `accent-${section.accent}` : '']"
+    :class="[
+      'section',
+      { current: section.current },
+      filled,
+      section.accent ? `accent-${section.accent}` : '',
+    ]"
     :aria-current="section.current ? 'step' : undefined"
+    :style="{ '--filled': share }"
     :data-node="section.id"
   >
     <span class="stop" aria-hidden="true" />
@@ -108,6 +121,10 @@ function openSection(event: MouseEvent): void {
       <p v-else-if="isNamed && section.opens" class="opens">
         <IconClock :size="15" aria-hidden="true" />
         {{ t('learner.opens', { when: momentWords(section.opens, locale, today) }) }}
+      </p>
+      <p v-if="section.done" class="figures far">
+        <IconCheck v-if="section.done.isDone" :size="16" role="img" :aria-label="t('learner.done.is')" />
+        {{ t('learner.progress.done', { done: section.done.done, counted: section.done.counted }) }}
       </p>
       <p v-if="section.summary && !isNamed" class="soft summary">{{ section.summary }}</p>
       <p v-if="asIndex && !isNamed" class="soft">{{ sentence }}</p>
@@ -151,7 +168,7 @@ function openSection(event: MouseEvent): void {
   top: 12px;
   bottom: -8px;
   width: 3px;
-  background: var(--route-pale);
+  background: linear-gradient(var(--route) var(--filled), var(--route-pale) var(--filled));
 }
 
 .section:last-child::before {
@@ -169,7 +186,11 @@ function openSection(event: MouseEvent): void {
   background: var(--card);
 }
 
-.past .stop {
+.stop-part .stop {
+  background: linear-gradient(0deg, var(--route) var(--filled), var(--card) var(--filled));
+}
+
+.stop-full .stop {
   background: var(--route);
 }
 
@@ -211,6 +232,18 @@ function openSection(event: MouseEvent): void {
 .days {
   color: var(--ink-soft);
   font-size: 13.5px;
+}
+
+.far {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  color: var(--ink-soft);
+  font-size: 13.5px;
+}
+
+.far svg {
+  color: var(--open);
 }
 
 .now {
