@@ -124,6 +124,8 @@ export const standingSchema = z.object({
   /** What they have done, by item. */
   facts: z.record(z.string(), factsSchema),
   courses: z.array(z.string()),
+  /** The item that they were in last; null: none. */
+  last: z.string().nullable(),
 });
 export type StandingAnswer = DeepReadonly<z.infer<typeof standingSchema>>;
 

@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { VDialog } from 'vuetify/components/VDialog';
 import { ProblemError } from '../api/client.ts';
 import { setTitle } from '../words/page-title.ts';
 import LoadState from '../ui/frame/LoadState.vue';
@@ -13,6 +14,7 @@ import { useSeeing } from '../stores/seeing.ts';
 import { COURSE_DAYS } from '../ui/fields/when/day-context.ts';
 import { FIELD_STATE } from '../ui/fields/reading/field-state.ts';
 import { keepFocusInView } from '../ui/frame/in-view.ts';
+import { useBehind } from '../ui/frame/behind.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import AccessStop from './access/AccessStop.vue';
 import AboutStop from './about/AboutStop.vue';
@@ -27,6 +29,7 @@ import MenuStop from './menu/MenuStop.vue';
 import MessagesStop from './messages/MessagesStop.vue';
 import NoticeList from './frame/NoticeList.vue';
 import OutlineStop from './outline/OutlineStop.vue';
+import { usePreviewOpen } from './preview/open.ts';
 import PreviewPane from './preview/PreviewPane.vue';
 import { useMarker } from './preview/marker.ts';
 import MovesDialog from './progress/MovesDialog.vue';
@@ -64,26 +67,8 @@ const isItemOpen = ref(false);
 const isTimelineOpen = ref(localStorage.getItem('itinerary.timeline') !== 'folded');
 
 const stop = computed<Stop>(() => STOPS.find((name) => name === route.params['stop']) ?? 'about');
-/** Tables want the width: there the preview stands folded until it is asked for. */
-const TABLES: readonly Stop[] = ['outline', 'progress', 'members'];
-const WIDE = 1500;
-const previewKey = computed(() =>
-  TABLES.includes(stop.value) ? `itinerary.preview.${stop.value}` : 'itinerary.preview',
-);
-const previews = ref<Readonly<Record<string, boolean>>>({});
-const isPreviewOpen = computed({
-  get: () => {
-    const key = previewKey.value;
-    const stored = localStorage.getItem(key);
-    const standing =
-      stored === null ? !TABLES.includes(stop.value) || innerWidth >= WIDE : stored !== 'folded';
-    return previews.value[key] ?? standing;
-  },
-  set: (open) => {
-    previews.value = { ...previews.value, [previewKey.value]: open };
-    localStorage.setItem(previewKey.value, open ? 'open' : 'folded');
-  },
-});
+const { isOpen: isPreviewOpen, isNarrow } = usePreviewOpen(() => stop.value);
+useBehind(computed(() => isNarrow.value && isPreviewOpen.value));
 
 const courseId = computed(() => String(route.params['course']));
 const isSeeing = ref(false);
@@ -91,16 +76,14 @@ const changes = computed(() =>
   plan.course === null ? [] : changesFor(plan.course, seeing.lasting, plan.planned),
 );
 const span = computed(() => spanOf(plan.planned, changes.value));
-const marker = useMarker(
-  () => plan.planned,
-  () => span.value,
-);
+const marker = useMarker(() => plan.planned);
 seeing.momentOf = () => marker.moment.value;
 const toMembers = (): void => void router.push(`/setup/${courseId.value}/members`);
 function seeAs(): void {
   isItemOpen.value = false;
+  // Over the stop one looks and comes back; beside it, as whom is asked and put away.
+  isSeeing.value = isNarrow.value || !isSeeing.value;
   isPreviewOpen.value = true;
-  isSeeing.value = !isSeeing.value;
 }
 
 provide(COURSE_DAYS, courseDays());
@@ -213,8 +196,20 @@ onBeforeRouteLeave(async () => {
     <main id="main" class="work">
       <component :is="COMPONENTS[stop]" />
     </main>
-    <PreviewPane v-if="!isItemOpen" v-model:open="isPreviewOpen" class="preview" />
-    <CourseTimeline v-model:open="isTimelineOpen" class="timeline" />
+    <PreviewPane v-if="!isItemOpen && !isNarrow" v-model:open="isPreviewOpen" class="preview" />
+    <CourseTimeline v-if="!isNarrow || !isPreviewOpen" v-model:open="isTimelineOpen" class="timeline" />
+    <VDialog
+      v-if="isNarrow"
+      v-model="isPreviewOpen"
+      fullscreen
+      :transition="false"
+      :aria-label="t('setup.preview.title')"
+    >
+      <div class="over">
+        <PreviewPane v-model:open="isPreviewOpen" class="preview" />
+        <CourseTimeline v-model:open="isTimelineOpen" class="timeline" />
+      </div>
+    </VDialog>
     <NoticeList />
     <UploadList />
     <GoLiveDialog v-model="isGoingLive" />
@@ -260,10 +255,19 @@ onBeforeRouteLeave(async () => {
   grid-area: timeline;
 }
 
+/* Over the stop, where there is no room beside it. */
+.over {
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
+  grid-template-areas: 'preview' 'timeline';
+  height: 100dvh;
+  background: var(--card);
+}
+
 @media (max-width: 1080px) {
   .setup {
-    grid-template: auto auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
-    grid-template-areas: 'bar' 'route' 'work' 'preview' 'timeline';
+    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template-areas: 'bar' 'route' 'work' 'timeline';
     height: auto;
     min-height: 100vh;
   }

@@ -64,6 +64,8 @@ export const useSeeing = defineStore('seeing', () => {
   const viewer = computed(() => viewerAt(momentOf.value()));
   /** With all that they have done until now: what changes for them, and when, is one answer for every moment. */
   const lasting = computed(() => viewerAt(session.now()));
+  /** The item that they were in last, as far as that is known. */
+  const last = computed(() => person.value?.standing.last ?? null);
   /** Anybody but the example learner that everything starts with. */
   const isChosen = computed(
     () =>
@@ -107,6 +109,7 @@ export const useSeeing = defineStore('seeing', () => {
     momentOf,
     viewer,
     lasting,
+    last,
     isChosen,
     choosePerson,
     chooseExample,

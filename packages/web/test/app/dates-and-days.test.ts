@@ -142,12 +142,12 @@ describe('the marker', () => {
     expect(marker(running('2026-03-02')).day.value).toBe('2026-03-02');
   });
 
-  test('goes no further than the course, and back', () => {
+  test('goes to any day, before the course and after it, and back', () => {
     const one = marker(running('2027-01-18'));
     one.move('2028-01-01');
-    expect(one.day.value).toBe('2027-01-31');
-    one.move('2020-01-01');
-    expect(one.day.value).toBe('2027-01-18');
+    expect(one.day.value).toBe('2028-01-01');
+    one.moveTo(Date.parse('2020-01-01T10:30:00Z'));
+    expect([one.day.value, one.moment.value]).toEqual(['2020-01-01', '2020-01-01T10:30:00.000Z']);
     one.reset();
     expect(one.day.value).toBe('2027-01-20');
   });

@@ -123,6 +123,7 @@ describe('as whom', () => {
       a2: { marks: { before: [[Date.parse('2027-01-14T10:00:00Z'), 70]], at: 0, own: null, staff: false } },
     },
     courses: [],
+    last: 'a1',
   };
 
   const counted = (): Course => {

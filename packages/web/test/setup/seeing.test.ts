@@ -1,6 +1,6 @@
 /** Looking at a course as somebody: what they miss, when it changes, and the words for it. */
 import { describe, expect, test } from '@jest/globals';
-import { newItem, newSection, planCourse } from '@itinerary/core';
+import { addDays, newItem, newSection, planCourse } from '@itinerary/core';
 import type { Course, Item, Viewer, WaitView } from '@itinerary/core';
 import { createI18n } from 'vue-i18n';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -62,15 +62,13 @@ describe('the changes of the timeline', () => {
     ]);
   });
 
-  test('widen the line as far as they need, and no further than two months', () => {
+  test('widen the line by a week around them, and no further than two months and that', () => {
     const base = { ...course(), goesLive: { day: '2027-01-05', time: '08:00' }, state: 'draft' as const };
     const plan = planCourse(base);
-    expect(spanOf(plan, changesFor(base, LEARNER, plan))).toEqual({
-      first: '2027-01-02',
-      last: plan.lastDay,
-    });
+    const last = addDays(plan.lastDay ?? '', 7);
+    expect(spanOf(plan, changesFor(base, LEARNER, plan))).toEqual({ first: '2026-12-29', last });
     const far = { ...base, goesLive: { day: '2026-06-05', time: '08:00' } };
-    expect(spanOf(plan, changesFor(far, LEARNER, plan))).toEqual({ first: '2027-01-11', last: plan.lastDay });
+    expect(spanOf(plan, changesFor(far, LEARNER, plan))).toEqual({ first: '2027-01-04', last });
     expect(spanOf(null, [])).toBeNull();
   });
 });

@@ -119,6 +119,7 @@ function pin(): void {
         v-else
         :viewer="seeing.viewer"
         :moment="marker.moment.value"
+        :last="seeing.last"
         :label="t('setup.preview.title')"
         :dark="dark"
       />
@@ -140,6 +141,7 @@ function pin(): void {
           <PreviewScreen
             :viewer="seeing.viewer"
             :moment="marker.moment.value"
+            :last="seeing.last"
             :label="`${who}, ${on}`"
             :dark="dark"
             :class="{ 'as-phone': frame === 'phone' }"

@@ -4,7 +4,6 @@ import { IconArrowLeft } from '@tabler/icons-vue';
 import {
   announcementsAt,
   announcementView,
-  contactsOf,
   courseView,
   findNode,
   homeView,
@@ -41,6 +40,7 @@ import { useFilled } from '../text/filled.ts';
 import PreviewJoin from './PreviewJoin.vue';
 import PreviewMembers from './PreviewMembers.vue';
 import { useBecause } from './because.ts';
+import { usePreviewPeople } from './people.ts';
 import PushButton from '../../ui/frame/PushButton.vue';
 
 const props = withDefaults(
@@ -52,8 +52,10 @@ const props = withDefaults(
     label: string;
     /** Left out: as the workspace is. */
     dark?: boolean | undefined;
+    /** The item that they were in last; null: nobody in particular, or none. */
+    last?: string | null;
   }>(),
-  { dark: undefined },
+  { dark: undefined, last: null },
 );
 const { t } = useI18n();
 const plan = usePlan();
@@ -71,6 +73,7 @@ const view = computed<CourseView | null>((before) => {
   if (course === null || planned === null) return null;
   return share(before ?? null, courseView(onceLive(course), props.viewer, props.moment, planned));
 });
+const { contacts, staff } = usePreviewPeople(() => view.value);
 const live = computed(() => (plan.course === null ? null : onceLive(plan.course)));
 const asked = computed(() => {
   const { planned } = plan;
@@ -110,10 +113,7 @@ provide(
 );
 provide(
   CONTACTS,
-  computed(() => ({
-    contacts: plan.course === null ? [] : contactsOf(plan.course, plan.face.staff),
-    pictureHref: null,
-  })),
+  computed(() => ({ contacts: contacts.value, pictureHref: null })),
 );
 /** The entry of the menu that was pressed; null: the home page. */
 const pressed = ref<MenuItemView | null>(null);
@@ -159,7 +159,7 @@ function textOf(id: string | undefined): string | null {
 }
 const html = computed(() => textOf(place.value?.item.id));
 const aroundHtml = computed(() => textOf(view.value?.around?.id));
-const carryOn = computed(() => (view.value === null ? null : itemToCarryOn(view.value, null)));
+const carryOn = computed(() => (view.value === null ? null : itemToCarryOn(view.value, props.last)));
 
 const today = computed(() => dayIn(props.moment, view.value?.zone ?? 'UTC'));
 const { reasons, because, point, leave } = useBecause(() => ({ viewer: props.viewer, moment: props.moment }));
@@ -235,11 +235,7 @@ watch(
         </div>
         <div v-else-if="area === 'contact'" class="page">
           <h2>{{ t('learner.areas.contact') }}</h2>
-          <ContactCards
-            :contacts="contactsOf(plan.course!, plan.face.staff)"
-            :level="3"
-            :picture-href="null"
-          />
+          <ContactCards :contacts="contacts" :level="3" :picture-href="null" />
         </div>
         <div v-else-if="area === 'guide'" class="page wide">
           <GuideFace :course="view" :today="today" :level="2" />
@@ -253,7 +249,7 @@ watch(
             :area="area"
             :course="view"
             :description-html="filled(texts.read(view.description))"
-            :staff="[]"
+            :staff="staff"
             :today="today"
             :level="2"
             @open="reading = $event.id"
@@ -271,9 +267,9 @@ watch(
           :description-html="filled(texts.read(view.description))"
           :introduction-html="filled(texts.read(view.introduction))"
           :around-html="aroundHtml"
-          :staff="[]"
+          :staff="staff"
           :carry-on="carryOn"
-          :has-begun="false"
+          :has-begun="last !== null && carryOn?.id === last"
           :level="2"
           @open="reading = $event.id"
           @section="inSection = $event.id"

@@ -21,11 +21,8 @@ export interface Marker {
 
 const NINE_HOURS_MS = 9 * 60 * 60 * 1000;
 
-/** @param within the days that the marker can stand on; left out, those of the course. */
-export function useMarker(
-  planOf: () => CoursePlan | null,
-  within: () => { readonly first: string; readonly last: string } | null = () => daysOf(planOf()),
-): Marker {
+/** It stands on any day: before the first and after the last of the course too. */
+export function useMarker(planOf: () => CoursePlan | null): Marker {
   const session = useSession();
   const chosen = ref<string | number | null>(null);
   const zone = computed(() => planOf()?.course.dates.zone ?? 'UTC');
@@ -42,22 +39,10 @@ export function useMarker(
     const plan = planOf();
     if (plan === null) return '1970-01-01';
     const { value } = chosen;
-    const wanted =
-      value === null
-        ? startingDay(plan)
-        : typeof value === 'string'
-          ? value
-          : dayIn(new Date(value).toISOString(), zone.value);
-    const days = within();
-    if (days === null) return wanted;
-    if (wanted < days.first) return days.first;
-    return wanted > days.last ? days.last : wanted;
+    if (value === null) return startingDay(plan);
+    return typeof value === 'string' ? value : dayIn(new Date(value).toISOString(), zone.value);
   });
-  const isExact = computed(
-    () =>
-      typeof chosen.value === 'number' &&
-      day.value === dayIn(new Date(chosen.value).toISOString(), zone.value),
-  );
+  const isExact = computed(() => typeof chosen.value === 'number');
   const moment = computed(() => {
     if (isExact.value) return new Date(chosen.value as number).toISOString();
     // What was done and what has opened today is there.

@@ -31,10 +31,10 @@ export function changesFor(course: Course, viewer: Viewer, hint: CoursePlan | nu
 
 /** No more than this before the first day and after the last is drawn, however far off a change may lie. */
 const MOST_OUTSIDE = 60;
-/** So much room is left around a change outside the course's own days. */
-const ROOM = 3;
+/** So much room is left before the first day and after the last, where a course may be closed, or only be looked at. */
+const ROOM = 7;
 
-/** The course's days, and as many around them as the changes ask for. */
+/** The course's days, a week before and after them, and as many more as the changes ask for. */
 export function spanOf(
   plan: CoursePlan | null,
   changes: readonly Change[],
@@ -45,7 +45,7 @@ export function spanOf(
   const earliest = all.filter((day) => day < days.first && day >= addDays(days.first, -MOST_OUTSIDE))[0];
   const latest = all.filter((day) => day > days.last && day <= addDays(days.last, MOST_OUTSIDE)).at(-1);
   return {
-    first: earliest === undefined ? days.first : addDays(earliest, -ROOM),
-    last: latest === undefined ? days.last : addDays(latest, ROOM),
+    first: addDays(earliest ?? days.first, -ROOM),
+    last: addDays(latest ?? days.last, ROOM),
   };
 }

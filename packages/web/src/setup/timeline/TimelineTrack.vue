@@ -39,7 +39,8 @@ const flags = computed(() => (plan.planned === null ? [] : timelineFlags(plan.pl
 const news = computed(() => (plan.planned === null ? [] : timelineNews(plan.planned)));
 /** Days from the first of the line to the marker. */
 const passed = computed(() => daysBetween(props.line.first, marker.day.value));
-const share = computed(() => (passed.value + 0.5) / count.value);
+/** Beyond the line it stands at its end. */
+const share = computed(() => Math.min(1, Math.max(0, (passed.value + 0.5) / count.value)));
 const label = (day: string): string => formatDay(day, locale.value, { today: session.today });
 
 function moveTo(event: PointerEvent): void {
@@ -128,8 +129,8 @@ function step(event: KeyboardEvent): void {
         role="slider"
         tabindex="0"
         :aria-label="t('setup.timeline.marker')"
-        aria-valuemin="0"
-        :aria-valuemax="count - 1"
+        :aria-valuemin="Math.min(0, passed)"
+        :aria-valuemax="Math.max(count - 1, passed)"
         :aria-valuenow="passed"
         :aria-valuetext="label(marker.day.value)"
         @keydown="step"
