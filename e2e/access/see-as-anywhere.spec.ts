@@ -7,14 +7,13 @@ import {
   INES,
   NOOR,
   ownCourse,
+  previewOf,
   put,
   send,
   setting,
   signedInAs,
   signOut,
 } from '../support/people.ts';
-
-const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 
 test('closed before its first day, it is seen so, and met so; years away it is looked at too', async ({
   page,
@@ -30,7 +29,7 @@ test('closed before its first day, it is seen so, and met so; years away it is l
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   await page.goto(`/setup/${id}/access`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   const day = page.getByRole('textbox', { name: 'To a day' });
   const marker = page.getByRole('slider', { name: 'Day that the preview shows' });
   await expect(pane.getByText('Page 1').first()).toBeVisible();
@@ -63,13 +62,13 @@ for (const [name, width, height] of [
     await signedInAs(page, INES);
     const { id } = await ownCourse(page, `SEEN-${name.toUpperCase()}`);
     await page.goto(`/setup/${id}/about`);
-    const pane = page.getByRole(preview.role, { name: preview.name });
+    const pane = previewOf(page);
     await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
     await expect(pane).toHaveCount(0);
     const open = page.getByRole('button', { name: 'See as …' });
     await open.click();
     await expect(pane).toBeInViewport();
-    const box = await pane.getByRole('region', { name: preview.name }).boundingBox();
+    const box = await pane.getByRole('region', { name: 'What a learner sees' }).boundingBox();
     expect(box?.width).toBeGreaterThan(300);
     expect(box?.height).toBeGreaterThan(240);
     await expect(page.locator('.v-overlay :focus')).toHaveCount(1);

@@ -7,14 +7,13 @@ import {
   INES,
   NOOR,
   ownCourse,
+  previewOf,
   put,
   send,
   setting,
   signedInAs,
   signOut,
 } from '../support/people.ts';
-
-const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 
 test('an example learner has done what is chosen; a real one what they had done by then', async ({
   page,
@@ -38,7 +37,7 @@ test('an example learner has done what is chosen; a real one what they had done 
   await goLive(page, id);
 
   await page.goto(`/setup/${id}/access`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   await page.getByRole('button', { name: 'See as …' }).click();
   await expect(pane.getByText('0 of 1 done').first()).toBeVisible();
   await choose(pane.getByRole('combobox', { name: 'Who has done' }), 'what is chosen');
@@ -64,6 +63,8 @@ test('an example learner has done what is chosen; a real one what they had done 
   await page.getByRole('button', { name: 'See as …' }).click();
   await choose(pane.getByRole('combobox', { name: 'See as …' }), 'Noor Rahimi');
   await expect(pane.getByText('1 of 1 done').first()).toBeVisible();
+  // Where she left off, as her own page has it.
+  await expect(pane.getByRole('button', { name: /^Carry on.*Page 1/ })).toBeVisible();
   await put(page.getByRole('textbox', { name: 'To a day' }), '2027-02-15');
   await expect(pane.getByText('0 of 1 done').first()).toBeVisible();
   await expect(pane.getByRole('button', { name: 'What they don’t get 1' })).toBeVisible();

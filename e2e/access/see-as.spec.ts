@@ -6,14 +6,13 @@ import {
   goLive,
   INES,
   ownCourse,
+  previewOf,
   send,
   setting,
   signedInAs,
   put,
   choose,
 } from '../support/people.ts';
-
-const preview = { role: 'complementary', name: 'What a learner sees' } as const;
 
 test('a section that does not show is found and cured in three presses', async ({ page }) => {
   await signedInAs(page, INES);
@@ -23,7 +22,7 @@ test('a section that does not show is found and cured in three presses', async (
   const second = sections[1] as string;
   await send(page, id, [{ id: 'hide', edits: [setting(second, 'shown', false, true)] }]);
   await page.goto(`/setup/${id}/about`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   await expect(pane.getByRole('heading', { name: /Course SEEN-1/ })).toBeVisible();
 
   await page.getByRole('button', { name: 'See as …' }).click();
@@ -50,7 +49,7 @@ test('the timeline steps through what changes, asks the server for nothing, and 
   );
   await send(page, id, [{ id: 'opens', edits }]);
   await page.goto(`/setup/${id}/readiness`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   await expect(pane.getByText('Opens Mon 8 Mar 10:00', { exact: true })).toBeVisible();
 
   const asked: string[] = [];
@@ -89,7 +88,7 @@ test('as a visitor, as somebody passing by, as a real learner, and two beside ea
   await addLearner(page, id, 'noor');
   await goLive(page, id);
   await page.goto(`/setup/${id}/access`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   await page.getByRole('button', { name: 'See as …' }).click();
   const who = pane.getByRole('combobox', { name: 'See as …' });
   await choose(who, 'somebody passing by');
@@ -133,7 +132,7 @@ test('whoever passes by is shown how they could come in, by the answer that deci
     },
   ]);
   await page.goto(`/setup/${id}/about`);
-  const pane = page.getByRole(preview.role, { name: preview.name });
+  const pane = previewOf(page);
   await page.getByRole('button', { name: 'See as …' }).click();
   await choose(pane.getByRole('combobox', { name: 'See as …' }), 'somebody passing by');
   await expect(pane.getByText('Why would you like to?')).toBeVisible();

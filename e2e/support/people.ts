@@ -65,6 +65,10 @@ export async function put(field: Locator, text: string): Promise<void> {
   await field.blur();
 }
 
+/** The preview beside a stop, or over it. */
+export const previewOf = (page: Page): Locator =>
+  page.getByRole('complementary', { name: 'What a learner sees' });
+
 /** Opens a list, and takes a line of it. */
 export async function choose(list: Locator, title: string): Promise<void> {
   await list.click({ force: true });

@@ -15,6 +15,7 @@ import { termsOf } from '../coursework/terms.ts';
 import { doneBy, standingTo } from '../deeds/done.ts';
 import { NO_FACTS_YET } from '../deeds/facts.ts';
 import { countingFor } from '../progress/counting.ts';
+import { sharesOf } from '../progress/progress.ts';
 import { namedPauses } from '../calendar/course-plan.ts';
 import type { CoursePlan, SectionPlan } from '../calendar/course-plan.ts';
 import type { NodeMoments } from '../calendar/node-moments.ts';
@@ -145,14 +146,10 @@ function sectionDone(id: string, { viewer, plan }: Reader): SectionView['done'] 
   const { progress, marksShown } = plan.course;
   if (!progress || !marksShown || viewer.role !== 'learner') return null;
   const { sections, sectionOf, items } = countingFor(plan, viewer.groups ?? []);
-  const own = sections[sectionOf.get(id) ?? -1]?.items ?? [];
-  if (own.length === 0) return null;
   const { done, reached } = viewer.deeds ?? NOTHING_DONE;
-  return {
-    done: own.filter((at) => done.has(items[at]?.id ?? '')).length,
-    counted: own.length,
-    isDone: reached?.has(id) === true,
-  };
+  const own = (sections[sectionOf.get(id) ?? -1]?.items ?? []).flatMap((at) => items[at] ?? []);
+  const share = sharesOf(own, (item) => done.has(item.id)).items;
+  return share === null ? null : { ...share, isDone: reached?.has(id) === true };
 }
 
 function itemViews(items: readonly Item[], reader: Reader): readonly ItemView[] {

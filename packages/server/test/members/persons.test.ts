@@ -146,6 +146,9 @@ test('what counts as done when it is opened is done once a learner has opened it
   await learner.get(`/api/learn/${id}/items/${page}`).expect(200);
   await learner.get(`/api/learn/${id}/items/${page}`).expect(200);
   expect(await done()).toEqual([page]);
+  const standing = (await instructor.get(`/api/courses/${id}/members/${noor}/standing`))
+    .body as StandingAnswer;
+  expect(standing.last).toBe(page);
   const ticked = await learner.put(`/api/learn/${id}/items/${page}/done`).expect(400);
   expect(errorsOf(ticked)).toMatchObject([{ path: 'item', value: page }]);
 });

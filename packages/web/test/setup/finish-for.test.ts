@@ -1,26 +1,15 @@
 /** For whom it is asked whether a course can be finished, and whose answer is another one. */
-import { beforeEach, describe, expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { ANY_LEARNER, newItem } from '@itinerary/core';
 import type { Course, PersonException } from '@itinerary/core';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { differing, MOST_PERSONS, useFinishFor } from '../../src/setup/progress/finish-for.ts';
 import { usePlan } from '../../src/stores/plan.ts';
 import { inSetup } from '../support/in-setup.ts';
-import { miniature } from '../support/mini-server.ts';
+import { answering, miniature } from '../support/mini-server.ts';
 
 const at = miniature();
-let answers: Record<string, unknown> = {};
-const asked: string[] = [];
-beforeEach(() => {
-  answers = {};
-  asked.length = 0;
-  globalThis.fetch = (path, init) => {
-    asked.push(String(path));
-    if (!(String(path) in answers)) return at.server.fetch(path, init);
-    const body = JSON.stringify(answers[String(path)]);
-    return Promise.resolve(new Response(body, { headers: { 'content-type': 'application/json' } }));
-  };
-});
+const its = answering(at);
 
 const BOAT = { kind: 'group', name: 'Boat Avocet', at: 0, exceptions: {} } as never;
 /** One page that is ticked, and opens on the first day. */
@@ -67,8 +56,8 @@ describe('for whom', () => {
   };
 
   test('there are groups, and learners with moments of their own', async () => {
-    answers['/api/courses/course/exceptions'] = { exceptions: [exception('noor'), exception('tunde')] };
-    answers['/api/courses/course/members'] = { members: [member('noor'), member('tunde', 'assistant')] };
+    its.answers['/api/courses/course/exceptions'] = { exceptions: [exception('noor'), exception('tunde')] };
+    its.answers['/api/courses/course/members'] = { members: [member('noor'), member('tunde', 'assistant')] };
     const used = await opened();
     expect(used.asked.value.map(({ id, name }) => [id, name])).toEqual([
       ['boat', 'Boat Avocet'],
@@ -79,16 +68,16 @@ describe('for whom', () => {
   });
 
   test('nobody’s list is asked for where nobody has any', async () => {
-    answers['/api/courses/course/exceptions'] = { exceptions: [] };
+    its.answers['/api/courses/course/exceptions'] = { exceptions: [] };
     const used = await opened();
     expect(used.asked.value).toHaveLength(1);
-    expect(asked).not.toContain('/api/courses/course/members');
+    expect(its.asked).not.toContain('GET /api/courses/course/members');
   });
 
   test('of very many, how many more there are is said', async () => {
     const many = Array.from({ length: MOST_PERSONS + 3 }, (_one, index) => `p${index}`);
-    answers['/api/courses/course/exceptions'] = { exceptions: many.map(exception) };
-    answers['/api/courses/course/members'] = { members: many.map((one) => member(one)) };
+    its.answers['/api/courses/course/exceptions'] = { exceptions: many.map(exception) };
+    its.answers['/api/courses/course/members'] = { members: many.map((one) => member(one)) };
     const used = await opened();
     expect([used.others.value.length, used.unasked.value]).toEqual([MOST_PERSONS, 3]);
     expect(used.asked.value).toHaveLength(MOST_PERSONS + 4);

@@ -1,5 +1,5 @@
 /** As whom a course is looked at, why something does not show, and what a rule can wait for: the setup's own state. */
-import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { newItem, whyNot } from '@itinerary/core';
 import type { Course, Edit, OpeningRule, Viewer } from '@itinerary/core';
 import type { MeAnswer, StandingAnswer } from '@itinerary/contract';
@@ -13,24 +13,10 @@ import { useSeeing } from '../../src/stores/seeing.ts';
 import { useSession } from '../../src/stores/session.ts';
 import { inSetup } from '../support/in-setup.ts';
 import type { messages } from '../support/messages.ts';
-import { miniature } from '../support/mini-server.ts';
+import { answering, miniature } from '../support/mini-server.ts';
 
 const at = miniature();
-/** Answers to what the server in miniature does not know. */
-let answers: Record<string, unknown> = {};
-const asked: string[] = [];
-
-beforeEach(() => {
-  answers = {};
-  asked.length = 0;
-  globalThis.fetch = (path, init) => {
-    const address = String(path);
-    asked.push(`${init?.method ?? 'GET'} ${address}`);
-    if (!(address in answers)) return at.server.fetch(path, init);
-    const body = JSON.stringify(answers[address]);
-    return Promise.resolve(new Response(body, { headers: { 'content-type': 'application/json' } }));
-  };
-});
+const its = answering(at);
 
 const me = (part: Partial<MeAnswer> = {}): MeAnswer => ({
   person: { id: 'ines', name: 'Inês Carvalhal', address: 'ines@ternpoint.example', kind: 'teacher' } as never,
@@ -51,7 +37,7 @@ const me = (part: Partial<MeAnswer> = {}): MeAnswer => ({
   ...part,
 });
 async function signedIn(part: Partial<MeAnswer> = {}): Promise<ReturnType<typeof useSession>> {
-  answers['/api/me'] = me(part);
+  its.answers['/api/me'] = me(part);
   const session = useSession();
   await session.load();
   return session;
@@ -93,13 +79,13 @@ describe('the server’s clock', () => {
 describe('who is signed in', () => {
   test('comes with the answer to signing in, and goes with signing out', async () => {
     const session = useSession();
-    answers['/api/session'] = me();
+    its.answers['/api/session'] = me();
     await session.signIn('ines@ternpoint.example', 'a long one');
     expect(session.person?.name).toBe('Inês Carvalhal');
-    answers['/api/me'] = me({ person: null });
+    its.answers['/api/me'] = me({ person: null });
     await session.signOut(() => Promise.resolve());
     expect(session.person).toBeNull();
-    expect(asked).toEqual(['POST /api/session', 'DELETE /api/session', 'GET /api/me']);
+    expect(its.asked).toEqual(['POST /api/session', 'DELETE /api/session', 'GET /api/me']);
   });
 
   test('what staff keep for the institution is there at once', async () => {
@@ -172,10 +158,12 @@ describe('as whom', () => {
   test('somebody who is on the course is seen as they stand, until an example is chosen', async () => {
     await signedIn();
     await opened(counted());
-    answers['/api/courses/course/members/noor/standing'] = standing;
+    its.answers['/api/courses/course/members/noor/standing'] = standing;
     const seeing = useSeeing();
     seeing.chooseExample('visitor');
+    expect(seeing.last).toBeNull();
     await seeing.choosePerson('course', 'noor');
+    expect(seeing.last).toBe('a1');
     expect(seeing.viewer).toMatchObject({ role: 'learner', joinedAt: standing.joinedAt, groups: ['boats'] });
     expect(seeing.viewer.deeds?.done).toEqual(new Set(['a1']));
     expect(seeing.viewer.deeds?.scores).toEqual(new Map([['a2', 70]]));
@@ -309,12 +297,12 @@ describe('what a rule can wait for', () => {
   test('another course is asked for once, and is another one', async () => {
     await opened();
     const desk = ['course', 'tides'].map((id) => ({ id, title: id, code: id.toUpperCase() }));
-    answers['/api/desk'] = { courses: desk, found: [] };
+    its.answers['/api/desk'] = { courses: desk, found: [] };
     const { used } = await inSetup(() => useConditionChoices(() => 'a1'), { pinia: at.pinia });
     expect(used.blank('course')).toEqual({ kind: 'course', course: 'none', title: '–' });
     await used.loadCourses();
     await used.loadCourses();
-    expect(asked.filter((one) => one.endsWith('/api/desk'))).toHaveLength(1);
+    expect(its.asked.filter((one) => one.endsWith('/api/desk'))).toHaveLength(1);
     expect(used.blank('course')).toEqual({ kind: 'course', course: 'tides', title: 'tides (TIDES)' });
   });
 });

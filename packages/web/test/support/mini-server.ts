@@ -129,6 +129,30 @@ export interface Miniature {
   readonly pinia: Pinia;
 }
 
+export interface Answering {
+  /** By address: answers to what the server in miniature does not know. */
+  answers: Record<string, unknown>;
+  /** What was asked: method and address. */
+  readonly asked: string[];
+}
+
+/** To be called after `miniature`: empty again for each test of a file. */
+export function answering(at: Miniature): Answering {
+  const its: Answering = { answers: {}, asked: [] };
+  beforeEach(() => {
+    its.answers = {};
+    its.asked.length = 0;
+    globalThis.fetch = (path, init) => {
+      const address = String(path);
+      its.asked.push(`${init?.method ?? 'GET'} ${address}`);
+      if (!(address in its.answers)) return at.server.fetch(path, init);
+      const body = JSON.stringify(its.answers[address]);
+      return Promise.resolve(new Response(body, { headers: { 'content-type': 'application/json' } }));
+    };
+  });
+  return its;
+}
+
 /** A server in miniature, empty stores, and time that passes when it is told to: anew for each test of a file. */
 export function miniature(): Miniature {
   const at: { server: MiniServer; pinia: Pinia } = { server: new MiniServer(), pinia: createPinia() };

@@ -4,6 +4,7 @@ import type { Course, Facts, PersonException, Reached, Viewer } from '@itinerary
 import { coursesWhere } from '../../db/kept-courses.ts';
 import { MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
+import { groupBy } from '../../db/group-by.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 /** Somebody who is not signed in. */
@@ -94,8 +95,9 @@ async function doneIn(
        where person_id = ? and course_id in (select jsonb_array_elements_text(?::jsonb))`,
     [personId, JSON.stringify(courses), personId, JSON.stringify(courses)],
   );
+  const byCourse = groupBy(rows, ({ course }) => course);
   return (courseId) => {
-    const own = rows.filter(({ course }) => course === courseId);
+    const own = byCourse.get(courseId) ?? [];
     return {
       facts: new Map(
         own.flatMap(({ item, facts }) => (item === null || facts === null ? [] : [[item, facts]])),

@@ -15,6 +15,7 @@ import { useI18n } from 'vue-i18n';
 import { formatMinutes } from '../../words/dates.ts';
 import CourseFacts from '../course/CourseFacts.vue';
 import { itemAttributes } from '../outline/item-attributes.ts';
+import ItemWay from '../../ui/progress/ItemWay.vue';
 import AheadList from './AheadList.vue';
 import AnnouncementCard from './AnnouncementCard.vue';
 import ContactCards from './ContactCards.vue';
@@ -130,12 +131,9 @@ const creditOf = ({ file }: CoursePicture): string =>
         </template>
       </AnnouncementCard>
       <p v-if="panel.more > 0" class="more">
-        <RouterLink v-if="isLink" :to="`${at}/announcements`">{{
+        <ItemWay :to="isLink ? `${at}/announcements` : null" @open="emit('announcements')">{{
           t('learner.announcements.more', panel.more)
-        }}</RouterLink>
-        <button v-else type="button" class="link" @click="emit('announcements')">
-          {{ t('learner.announcements.more', panel.more) }}
-        </button>
+        }}</ItemWay>
       </p>
     </template>
     <AheadList
@@ -238,15 +236,6 @@ const creditOf = ({ file }: CoursePicture): string =>
 
 .more {
   padding-top: 8px;
-}
-
-.link {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--bottle);
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .way {
