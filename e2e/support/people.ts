@@ -1,5 +1,5 @@
 /** Coming in as somebody of the demo, and making a course of one's own to work on. */
-import { expect } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Locator, Page } from '@playwright/test';
 
 export const INES = 'Inês Carvalhal';
@@ -71,8 +71,14 @@ export const previewOf = (page: Page): Locator =>
 
 /** Opens a list, and takes a line of it. */
 export async function choose(list: Locator, title: string): Promise<void> {
+  const page = list.page();
   await list.click({ force: true });
-  await list.page().getByRole('option', { name: title, exact: true }).click();
+  // It unfolds at the top of the page, is then put where it belongs, and takes no press before it stands there. Pressed
+  // earlier, the page is scrolled to reach it, and it moves away in the middle of the press.
+  const lines = page.getByRole('listbox');
+  await expect(lines).toBeInViewport();
+  await expect(lines).toHaveCSS('pointer-events', 'auto');
+  await page.getByRole('option', { name: title, exact: true }).click();
 }
 
 /** As if somebody had chosen the language before. */
@@ -100,9 +106,11 @@ export async function ownCourse(
   firstDay = '2027-03-01',
 ): Promise<Made> {
   const { request } = page;
+  // Tried over and over, each time is a course of its own.
+  const { repeatEachIndex: time } = test.info();
   const body = {
     title: `Course ${code}`,
-    code,
+    code: time === 0 ? code : `${code}-${time}`,
     purpose: 'learners',
     department: null,
     term: null,

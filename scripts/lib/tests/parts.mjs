@@ -1,5 +1,5 @@
 // The parts of `npm test`. Two processors are kept busy: what waits for something else stands beside what computes.
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { buildServer, buildWeb } from '../build.mjs';
 import { learnerPageSize } from '../bundle-size.mjs';
@@ -16,6 +16,8 @@ import {
 import { newTally } from './tally.mjs';
 import { partOf } from './words.mjs';
 
+/** Where Playwright leaves what it has of a test that failed; emptied as it begins. */
+const RESULTS = join(ROOT, 'test-results');
 /** More than there are processors: many tests wait, for a server, a browser or a moment. */
 const JEST_WORKERS = 3;
 
@@ -116,7 +118,16 @@ function* casesOf({ suites = [], specs = [], file }) {
   for (const suite of suites) yield* casesOf(suite);
 }
 
-async function endToEnd(tally, { files, named }, postgres) {
+/** What a page held where a test failed: on a machine that is gone by then, this is all that is left of it. */
+function sayWhatWasThere() {
+  const all = readdirSync(RESULTS, { recursive: true }).filter((name) => name.endsWith('error-context.md'));
+  for (const name of all) {
+    const [, there = ''] = readFileSync(join(RESULTS, name), 'utf8').split('# Page snapshot');
+    console.log(`\nWhat was there: ${name}${there.split('\n# ')[0]}`);
+  }
+}
+
+async function endToEnd(tally, { files, named, times }, postgres) {
   say('End to end, in Chromium');
   const begun = performance.now();
   const { stop, env } = await startTestServer(postgres);
@@ -127,7 +138,8 @@ async function endToEnd(tally, { files, named }, postgres) {
     // A file by itself needs nothing of the journey, which goes before all others.
     const alone = own.length > 0 ? ['--no-deps'] : [];
     const grep = named === null ? [] : ['--grep', named];
-    await command(bin('playwright'), ['test', ...own, ...alone, ...grep], {
+    const often = times > 1 ? [`--repeat-each=${times}`] : [];
+    await command(bin('playwright'), ['test', ...own, ...alone, ...grep, ...often], {
       env: { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       allowFailure: true,
     });
@@ -142,6 +154,7 @@ async function endToEnd(tally, { files, named }, postgres) {
   const { stats, errors, suites } = JSON.parse(readFileSync(file, 'utf8'));
   for (const suite of suites) for (const { name, ms: each } of casesOf(suite)) tally.took(name, each);
   const counts = { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length };
+  if (counts.failed > 0) sayWhatWasThere();
   tally.add('End to end', counts, ms);
 }
 

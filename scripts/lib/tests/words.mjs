@@ -13,21 +13,27 @@ export function partOf(path) {
 }
 
 /**
- * @returns which parts, which files of them (none: all), the words of one case, and whether what has changed decides.
+ * @returns which parts, which files of them (none: all), the words of one case, whether what has changed decides, and how
+ *   often each is tried
  */
 export function readWords(words) {
-  const wanted = { parts: [], files: [], named: null, changed: false, long: false, only: null };
+  const wanted = { parts: [], files: [], named: null, changed: false, long: false, only: null, times: 1 };
   for (let at = 0; at < words.length; at += 1) {
     const word = words[at];
     if (word === '--changed') wanted.changed = true;
     else if (word === '--long') wanted.long = true;
-    else if (word === '--case') {
+    else if (word === '--times') {
+      at += 1;
+      wanted.times = Number(words[at]);
+      if (!Number.isInteger(wanted.times) || wanted.times < 1)
+        stop(`--times wants a number from 1 on, not "${words[at] ?? ''}": npm test -- FILE --times 20.`);
+    } else if (word === '--case') {
       at += 1;
       if (words[at] === undefined) stop('--case wants the words of a case: npm test -- FILE --case "…".');
       wanted.named = words[at];
     } else if (PARTS.includes(word)) wanted.parts.push(word);
     else if (word.startsWith('--')) {
-      stop(`"${word}" is not known here; --changed, --case and --long are.`);
+      stop(`"${word}" is not known here; --changed, --case, --long and --times are.`);
     } else if (existsSync(join(ROOT, word)) && isOfTests(word)) wanted.files.push(word);
     else {
       stop(
@@ -39,6 +45,9 @@ export function readWords(words) {
   if (wanted.parts.length === 0) wanted.parts = [...PARTS];
   if (wanted.named !== null && wanted.files.length === 0) {
     stop('--case wants the file that the case stands in as well.');
+  }
+  if (wanted.times > 1 && !(wanted.files.length > 0 && wanted.parts.every((part) => part === 'e2e'))) {
+    stop('--times is for files of end to end tests: npm test -- e2e/life/kept.spec.ts --times 20.');
   }
   return wanted;
 }

@@ -205,8 +205,6 @@ async function again(): Promise<void> {
         @stop="hand.stop"
         @remove="hand.remove"
       />
-      <KeepingLine :keeping="keeping" :words="keepsWords" :hidden="isEmpty && keeping === 'kept'" />
-      <p v-if="wrong" class="failure" role="alert">{{ wrong }}</p>
       <p class="acts">
         <PushButton
           weight="main"
@@ -216,6 +214,9 @@ async function again(): Promise<void> {
           {{ t(work.punctual === 'late' ? 'work.own.pressLate' : 'work.own.press') }}
         </PushButton>
       </p>
+      <!-- Below what is pressed, which would move away under the press as the words change. -->
+      <KeepingLine :keeping="keeping" :words="keepsWords" :hidden="isEmpty && keeping === 'kept'" />
+      <p v-if="wrong" class="failure" role="alert">{{ wrong }}</p>
       <p v-if="tries" class="soft">{{ tries }}</p>
     </template>
     <p v-else-if="isUsedUp" class="soft">{{ t('work.own.refused.no_tries') }}</p>

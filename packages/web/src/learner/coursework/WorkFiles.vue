@@ -14,9 +14,9 @@ import type { OnItsWay } from './use-begun.ts';
 const props = defineProps<{
   files: readonly { readonly hash: string; readonly name: string; readonly size: number }[];
   uploads: readonly OnItsWay[];
-  /** So many are taken, each of so many megabytes. */
+  /** So many are taken, each of so many megabytes; null: not known yet, and until then nothing is taken. */
   most: number;
-  megabytes: number;
+  megabytes: number | null;
   /** What is taken, in words. */
   says: string;
   /** Where one of them can be had; none: nowhere yet. */
@@ -30,7 +30,9 @@ const isOver = ref(false);
 const tooLarge = ref<readonly string[]>([]);
 const MEGABYTE = 1_000_000;
 
-const hasRoom = computed(() => props.files.length + props.uploads.length < props.most);
+const hasRoom = computed(
+  () => props.megabytes !== null && props.files.length + props.uploads.length < props.most,
+);
 /** The server's sentence names the file and what it is. */
 const why = (error: unknown): string =>
   error instanceof ProblemError && error.problem.errors?.[0] !== undefined
@@ -39,6 +41,7 @@ const why = (error: unknown): string =>
 
 /** What is larger than is taken is said before a byte of it is sent. */
 function come(chosen: readonly File[]): void {
+  if (props.megabytes === null) return;
   const most = props.megabytes * MEGABYTE;
   tooLarge.value = chosen.filter(({ size }) => size > most).map(({ name }) => name);
   emit(
@@ -92,7 +95,7 @@ function drop(event: DragEvent): void {
       </li>
     </ul>
     <p v-for="name in tooLarge" :key="name" class="failure" role="alert">
-      {{ t('work.own.tooLarge', { name, megabytes }) }}
+      {{ t('work.own.tooLarge', { name, megabytes: megabytes ?? '' }) }}
     </p>
     <p class="soft">{{ says }}</p>
     <FilePicker ref="picker" multiple :label="t('work.own.choose')" @pick="come" />

@@ -193,11 +193,12 @@ const KNOWN = ['over', 'under_way', 'no_questions', 'no_tries', 'wait', 'item'];
         </PushButton>
       </p>
       <div v-if="isUnderWay" class="bar">
+        <!-- In a row of its own: beside it, what is pressed would move away under the press as the words change. -->
+        <KeepingLine class="keeping-line" :keeping="keeping" :words="t(`quiz.keeping.${keeping}`)" />
         <p class="figures">
           {{ t('quiz.answered', { answered, of: open.questions.length }) }}
           <span v-if="left" class="left" role="timer">{{ t('quiz.left', { left }) }}</span>
         </p>
-        <KeepingLine :keeping="keeping" :words="t(`quiz.keeping.${keeping}`)" />
         <PushButton weight="main" :disabled="isBusy" @click="isAsked = true">{{
           t('quiz.handIn')
         }}</PushButton>
@@ -303,6 +304,10 @@ h3 {
   padding: 10px 16px;
   border-top: 1px solid var(--rule);
   background: var(--card);
+}
+
+.keeping-line {
+  flex: 1 0 100%;
 }
 
 .left {

@@ -107,24 +107,25 @@ async function cancel(): Promise<void> {
     />
     <WordsEditor ref="editor" :label="label" :html="typed.html" @typed="type" />
     <WorkFiles
-      v-if="mayAttach && answer !== null"
+      v-if="mayAttach"
       :files="files"
       :uploads="uploads"
       :most="MOST_POST_FILES"
-      :megabytes="answer.megabytes"
-      :says="t('talk.attach', { most: MOST_POST_FILES, megabytes: answer.megabytes })"
+      :megabytes="answer?.megabytes ?? null"
+      :says="t('talk.attach', { most: MOST_POST_FILES, megabytes: answer?.megabytes ?? '…' })"
       @add="its.add"
       @stop="its.stop"
       @remove="its.remove"
     />
-    <KeepingLine :keeping="keeping" :words="keepsWords" :hidden="isNothing && keeping === 'kept'" />
-    <p v-if="failure ?? notKept" class="failure" role="alert">{{ failure ?? sentence(notKept) }}</p>
     <p class="acts">
       <PushButton weight="main" :disabled="isUnderWay || isSending || isNothing" @click="post">
         {{ press }}
       </PushButton>
       <PushButton @click="cancel">{{ t('common.cancel') }}</PushButton>
     </p>
+    <!-- Below what is pressed, which would move away under the press as the words change. -->
+    <KeepingLine :keeping="keeping" :words="keepsWords" :hidden="isNothing && keeping === 'kept'" />
+    <p v-if="failure ?? notKept" class="failure" role="alert">{{ failure ?? sentence(notKept) }}</p>
   </div>
 </template>
 
