@@ -1,26 +1,22 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
-import { courseSchema, isHolder, isHolderKind, subtree } from '@itinerary/core';
+import { courseSchema, isHolder, isHolderKind } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
 import { groupBy } from './group-by.ts';
-import { lockCourse } from './locks.ts';
 import { assignOrderKeys } from './order-keys.ts';
 import type { EntityManager } from './orm.ts';
 
 export interface LoadedCourse {
   readonly row: CourseRecord;
-  readonly nodes: readonly NodeRecord[];
   readonly course: Course;
 }
 
-/** A course as its rows are, or null, for whoever is going to write them. With `lock`, nobody else changes it until the transaction ends. */
-export async function loadCourse(em: EntityManager, id: string, lock = false): Promise<LoadedCourse | null> {
-  if (lock) await lockCourse(em, id);
-  const row = await em.findOne(CourseRow, { id }, { refresh: lock });
+/** A course as its rows are, whatever is kept of it; null: there is none. */
+export async function loadCourse(em: EntityManager, id: string): Promise<LoadedCourse | null> {
+  const row = await em.findOne(CourseRow, { id });
   if (row === null) return null;
-  const nodes = await em.find(NodeRow, { courseId: id });
-  return { row, nodes, course: toCourse(row, nodes) };
+  return { row, course: toCourse(row, await em.find(NodeRow, { courseId: id })) };
 }
 
 export const byCourse = (nodes: readonly NodeRecord[]): ReadonlyMap<string, NodeRecord[]> =>
@@ -87,54 +83,24 @@ export function headOf(course: Course): Omit<CourseRecord, 'institutionId' | 'se
   return { id, code, title, purpose, state, department, term, description, tags, dates, settings };
 }
 
-/** Writes what differs between the rows and the next course; the unit of work sends only changed columns. */
-export function writeCourse(em: EntityManager, loaded: LoadedCourse, next: Course): void {
-  em.assign(loaded.row, headOf(next));
-  const rows = new Map(loaded.nodes.map((node) => [node.id, node]));
-  const before = new Map(
-    loaded.nodes.length === 0
-      ? []
-      : loaded.course.sections.flatMap((section) => subtree(section)).map((node) => [node.id, node]),
-  );
-  writeSiblings(em, next.id, null, next.sections, { rows, before });
-}
+/** A node of a course, without what it holds, as its row has it. */
+export const valuesOf = (node: CourseNode): Omit<NodeRecord, 'courseId' | 'parentId' | 'orderKey'> => ({
+  id: node.id,
+  kind: node.kind,
+  title: node.title,
+  shown: node.shown,
+  removed: node.removed,
+  settings: settingsOf(node),
+});
 
-interface Stored {
-  readonly rows: ReadonlyMap<string, NodeRecord>;
-  /** The nodes as they were loaded: what an edit leaves alone is the same object afterwards. */
-  readonly before: ReadonlyMap<string, CourseNode>;
-}
-
-function writeSiblings(
-  em: EntityManager,
-  courseId: string,
-  parentId: string | null,
-  siblings: readonly CourseNode[],
-  stored: Stored,
-): void {
-  const { rows, before } = stored;
-  const keys = assignOrderKeys(
-    siblings.map(({ id }) => {
-      const row = rows.get(id);
-      return { id, key: row !== undefined && row.parentId === parentId ? row.orderKey : null };
-    }),
-  );
-  for (const node of siblings) {
-    const row = rows.get(node.id);
-    const orderKey = keys.get(node.id) as string;
-    const isSame = before.get(node.id) === node && row?.parentId === parentId && row.orderKey === orderKey;
-    if (isSame) continue;
-    const values = {
-      parentId,
-      kind: node.kind,
-      orderKey,
-      title: node.title,
-      shown: node.shown,
-      removed: node.removed,
-      settings: settingsOf(node),
-    };
-    if (row === undefined) em.persist(em.create(NodeRow, { courseId, id: node.id, ...values }));
-    else em.assign(row, values);
-    if (isHolder(node)) writeSiblings(em, courseId, node.id, node.items, stored);
-  }
+/** The rows of a whole new course. */
+export function nodeRows(course: Course): readonly NodeRecord[] {
+  const within = (parentId: string | null, siblings: readonly CourseNode[]): readonly NodeRecord[] => {
+    const keys = assignOrderKeys(siblings.map(({ id }) => ({ id, key: null })));
+    return siblings.flatMap((node) => [
+      { courseId: course.id, parentId, orderKey: keys.get(node.id) as string, ...valuesOf(node) },
+      ...(isHolder(node) ? within(node.id, node.items) : []),
+    ]);
+  };
+  return within(null, course.sections);
 }

@@ -20,6 +20,12 @@ export interface KeptCourse {
   readonly course: Course;
 }
 
+/** A course that nobody else changes until the transaction ends; its number moves on with each change made in it. */
+export interface LockedCourse {
+  readonly row: Omit<KeptCourse['row'], 'seq'> & { seq: number };
+  readonly course: Course;
+}
+
 /** By the connection, since tests have several databases with the same courses. */
 const kept = new BoundedBy<object, KeptCourse>(MOST);
 
@@ -40,10 +46,10 @@ export async function keptCourse(em: EntityManager, id: string): Promise<KeptCou
 }
 
 /**
- * The course, which nobody else changes until the transaction ends; for whoever changes not the plan but who is in it.
+ * The course, which nobody else changes until the transaction ends; for whoever changes it, or who is in it.
  * What is not kept is read in this transaction, on its own connection: whoever waits for the lock holds one too.
  */
-export async function lockedCourse(em: EntityManager, id: string): Promise<KeptCourse | null> {
+export async function lockedCourse(em: EntityManager, id: string): Promise<LockedCourse | null> {
   const [row] = await em.execute<CourseNumber[]>(
     `select id, institution_id as "institutionId", seq, created_at as "createdAt" from course where id = ? for no key update`,
     [id],
@@ -51,12 +57,21 @@ export async function lockedCourse(em: EntityManager, id: string): Promise<KeptC
   if (row === undefined) return null;
   const shelf = kept.of(em.getConnection());
   const there = shelf.get(id);
-  if (there !== undefined && there.row.seq === row.seq && there.row.createdAt === row.createdAt) return there;
+  if (there !== undefined && there.row.seq === row.seq && there.row.createdAt === row.createdAt)
+    return { row: { ...row }, course: there.course };
   const whole = await em.findOneOrFail(CourseRow, { id }, { refresh: true });
   const course = toCourse(whole, await em.find(NodeRow, { courseId: id }));
-  const one = { row, course };
-  shelf.set(id, one);
-  return one;
+  shelf.set(id, { row: { ...row }, course });
+  return { row, course };
+}
+
+/** What a change has made of a course, once its transaction has ended well: nobody has to read its rows. */
+export function keepChanged(em: EntityManager, { row, course }: KeptCourse): void {
+  const shelf = kept.of(em.getConnection());
+  const there = shelf.get(row.id);
+  // Two that were taken after one another may come here the other way round.
+  if (there === undefined || there.row.createdAt !== row.createdAt || there.row.seq < row.seq)
+    shelf.set(row.id, { row: { ...row }, course });
 }
 
 /** Those of the rows that are still there, in their order: with one question more where not all are kept. */

@@ -6,6 +6,7 @@ import type { Change, Course, Edit, SetEdit } from '@itinerary/core';
 import type { Agent } from 'supertest';
 import { changeFor, move } from '../../../core/test/support/random-changes.ts';
 import { loadCourse } from '../../src/db/course-rows.ts';
+import { keptCourse } from '../../src/db/kept-courses.ts';
 import { ChangeRow, NodeRow, TextRow } from '../../src/db/entities.ts';
 import { openCourse, putOn, signedIn, testServer } from '../support/server.ts';
 import type { TestServer } from '../support/server.ts';
@@ -183,6 +184,8 @@ test('rows read back as core’s result, when two people’s edits interleave', 
       }
       const after = await loaded();
       expect(after.course).toEqual(expected);
+      // What was kept instead of read says the same.
+      expect((await keptCourse(server.database.em.fork(), course.id))?.course).toEqual(after.course);
       expect(after.seq).toBe(before.seq + log.length);
       expect(sent.flatMap((answer) => answer?.refused ?? []).length + log.length).toBe(
         sent.filter(Boolean).length,
@@ -198,6 +201,47 @@ test('rows read back as core’s result, when two people’s edits interleave', 
     return { course: found.course, seq: found.row.seq };
   }
 }, 60_000);
+
+/** The last writer of each row of the course and its nodes, by id. */
+async function writers(): Promise<ReadonlyMap<string, string>> {
+  const rows = await server.database.em.fork().execute<{ id: string; xmin: string }[]>(
+    `select id, xmin::text as xmin from node where course_id = ?
+     union all select 'course', xmin::text from course where id = ?`,
+    [course.id, course.id],
+  );
+  return new Map(rows.map(({ id, xmin }) => [id, xmin]));
+}
+
+test('a change writes the rows that it touches, and no others', async () => {
+  const [first, second] = course.sections.map(({ id }) => id) as [string, string];
+  const pages = ['a', 'b', 'c'].map((title) => newItem('page', { id: randomUUID(), title }));
+  const insert = (node: (typeof pages)[number]): Edit => ({
+    kind: 'insert',
+    parent: first,
+    after: null,
+    node,
+  });
+  const [a, b, c] = pages.map(({ id }) => id) as [string, string, string];
+  const touched = async (...edits: Edit[]): Promise<readonly string[]> => {
+    const before = await writers();
+    const { refused } = await send(ines, [{ id: randomUUID(), edits }]);
+    expect(refused).toEqual([]);
+    return [...(await writers())].filter(([id, by]) => before.get(id) !== by).map(([id]) => id);
+  };
+  const title = (target: string, value: string, was: string): Edit => ({
+    ...{ kind: 'set', target, field: 'title', value, was },
+  });
+  const sorted = (...ids: string[]): string[] => [...ids, 'course'].sort();
+  expect((await touched(...pages.map(insert))).toSorted()).toEqual(sorted(a, b, c));
+  expect((await touched(title(b, 'B', 'b'))).toSorted()).toEqual(sorted(b));
+  expect((await touched({ kind: 'move', target: c, parent: second, after: null })).toSorted()).toEqual(
+    sorted(c),
+  );
+  expect((await touched(title(a, 'A', 'a'), title(c, 'C', 'c'))).toSorted()).toEqual(sorted(a, c));
+  expect((await touched({ kind: 'remove', target: first })).toSorted()).toEqual(sorted(first));
+  // The course itself, which has the number of each change.
+  expect(await touched(title(course.id, 'Another', 'Course'))).toEqual(['course']);
+});
 
 test('one move writes one row', async () => {
   const ids = course.sections.map(({ id }) => id);

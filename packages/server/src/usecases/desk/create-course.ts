@@ -6,7 +6,7 @@ import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import { DepartmentRow, TermRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { loadCourse } from '../../db/course-rows.ts';
+import { lockedCourse } from '../../db/kept-courses.ts';
 import { follow } from '../registry/follows.ts';
 import { checkCode } from './course-codes.ts';
 import { Failure } from '../failure.ts';
@@ -35,7 +35,7 @@ export async function createCourse(
       storeCourse(inner, { institutionId, course, texts: {}, members, now });
       if (follows.length === 0) return;
       await inner.flush();
-      const loaded = await loadCourse(inner, id, true);
+      const loaded = await lockedCourse(inner, id);
       if (loaded !== null) await follow(inner, loaded, follows, { person, now });
     });
   } catch (error) {

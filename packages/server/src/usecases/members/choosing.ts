@@ -5,8 +5,8 @@ import type { Course } from '@itinerary/core';
 import { chosenGroupings, choosingUntil, groupsIn } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../db/announce.ts';
-import { loadCourse } from '../../db/course-rows.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import { lockedCourse } from '../../db/kept-courses.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { MemberRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -91,7 +91,7 @@ export async function choose(
   now: string,
 ): Promise<void> {
   await em.transactional(async (inner) => {
-    const loaded = await loadCourse(inner, courseId, true);
+    const loaded = await lockedCourse(inner, courseId);
     if (loaded === null || !(await isLearner(inner, courseId, person.id))) throw nothingHere();
     const { course } = loaded;
     const choice = course.groupings[wanted.grouping]?.choice ?? null;
@@ -135,7 +135,7 @@ export async function choose(
 /** A group that learners make is a change of the course like any other, by whoever made it. */
 async function ownGroup(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { grouping, name }: Extract<ChooseGroup, { name: string }>,
   may: boolean,
   person: Person,
@@ -161,7 +161,7 @@ async function ownGroup(
   const edits = [
     setTableEntry(course, 'groups', id, { name, kind: 'group', at: nextPlace(course.groups), grouping }),
   ];
-  const made = makeOwnChange(em, loaded, { id: randomUUID(), edits, author: person.id, at: now });
+  const made = await makeOwnChange(em, loaded, { id: randomUUID(), edits, author: person.id, at: now });
   if (!made.ok)
     throw refuse('name', name, 'No more groups can be made', `at most ${MAX_GROUPS} groups and classes`);
   await em.flush();

@@ -3,7 +3,7 @@ import type { EditMembers } from '@itinerary/contract';
 import { MAX_GROUPS, nextPlace, setTableEntry } from '@itinerary/core';
 import type { Course, Group } from '@itinerary/core';
 import { randomUUID } from 'node:crypto';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryFollowRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
@@ -29,7 +29,7 @@ function groupOf(course: Course, id: string, path: string): Group {
 /** Under the course's lock. */
 export async function split(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { group, into, people }: Split,
   { author, now }: Doer,
 ): Promise<void> {
@@ -51,7 +51,7 @@ export async function split(
   const edits = [
     setTableEntry(course, 'groups', into.id, { ...from, name: into.name, at: nextPlace(course.groups) }),
   ];
-  const made = makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
+  const made = await makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
   if (!made.ok) {
     throw new Failure('bad_input', 'In the body: into', [
       { path: 'into', value: into.name, expected: `a name, and at most ${MAX_GROUPS} groups and classes` },
@@ -68,7 +68,7 @@ export async function split(
 /** Under the course's lock. */
 export async function join(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { group, into }: Join,
   { author, now }: Doer,
 ): Promise<void> {
@@ -92,6 +92,6 @@ export async function join(
   await em.nativeUpdate(RegistryFollowRow, { courseId: course.id, groupId: group }, { groupId: into });
   if (isNamed(course, group)) return;
   const edits = [setTableEntry(course, 'groups', group, null)];
-  makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
+  await makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
   await em.flush();
 }

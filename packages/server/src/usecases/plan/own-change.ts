@@ -1,8 +1,8 @@
 /** A change of a course written down with its number, whoever made it: also an act upon its people may bring one. */
 import { applyChange } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
-import { writeCourse } from '../../db/course-rows.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import { writeChanged } from '../../db/changed-rows.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { ChangeRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
@@ -14,31 +14,30 @@ export interface OwnChange {
 }
 
 /**
- * The next state of a course and the change that made it, under the course's lock; the caller flushes.
+ * Writes the next state of a course, and the change that made it, under the course's lock.
  *
  * @returns its number
  */
-export function writeChange(
+export async function writeChange(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   next: Course,
   { id, edits, author, at, undoes }: OwnChange & { readonly undoes: string | null },
-): number {
+): Promise<number> {
   const seq = loaded.row.seq + 1;
-  writeCourse(em, loaded, next);
+  await writeChanged(em, loaded.course, next, seq);
+  await em.insert(ChangeRow, { courseId: next.id, seq, id, authorId: author, edits: [...edits], undoes, at });
   loaded.row.seq = seq;
-  const courseId = next.id;
-  em.persist(em.create(ChangeRow, { courseId, seq, id, authorId: author, edits: [...edits], undoes, at }));
   return seq;
 }
 
-/** Under the course's lock; the caller flushes. */
-export function makeOwnChange(
+/** Under the course's lock. */
+export async function makeOwnChange(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   change: OwnChange,
-): ReturnType<typeof applyChange> {
+): Promise<ReturnType<typeof applyChange>> {
   const applied = applyChange(loaded.course, { id: change.id, edits: [...change.edits] });
-  if (applied.ok) writeChange(em, loaded, applied.course, { ...change, undoes: null });
+  if (applied.ok) await writeChange(em, loaded, applied.course, { ...change, undoes: null });
   return applied;
 }

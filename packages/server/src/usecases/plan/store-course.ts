@@ -1,8 +1,8 @@
 /** Puts a whole new course into the database: a blank one, an imported one, the demo's. */
 import { textHashes } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
-import { headOf, writeCourse } from '../../db/course-rows.ts';
-import { CourseRow, MemberGroupRow, MemberRow } from '../../db/entities.ts';
+import { headOf, nodeRows } from '../../db/course-rows.ts';
+import { CourseRow, MemberGroupRow, MemberRow, NodeRow } from '../../db/entities.ts';
 import type { Role } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
 import { keepText } from './texts.ts';
@@ -28,7 +28,7 @@ export function storeCourse(
   const { id } = course;
   const row = em.create(CourseRow, { institutionId, ...headOf(course), seq: 0, createdAt: now });
   em.persist(row);
-  writeCourse(em, { row, nodes: [], course }, course);
+  for (const node of nodeRows(course)) em.persist(em.create(NodeRow, node));
   for (const hash of textHashes(course)) {
     keepText(em, id, hash, texts[hash] as string);
   }

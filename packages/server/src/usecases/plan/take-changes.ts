@@ -7,7 +7,8 @@ import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
 import { applyChange } from '@itinerary/core';
 import type { Change, DeepReadonly, Refusal, TakenChange, Viewer } from '@itinerary/core';
-import { loadCourse } from '../../db/course-rows.ts';
+import { keepChanged, lockedCourse } from '../../db/kept-courses.ts';
+import type { KeptCourse } from '../../db/kept-courses.ts';
 import { ChangeRow, CourseRow, PersonRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -70,7 +71,10 @@ async function takeOne(
   now: string,
 ): Promise<Refused | null> {
   try {
-    return await em.transactional((inner) => decide(inner, courseId, author, change, texts, now));
+    const decided = await em.transactional((inner) => decide(inner, courseId, author, change, texts, now));
+    if (decided === null || 'code' in decided) return decided;
+    keepChanged(em, decided);
+    return null;
   } catch (error) {
     if (!(error instanceof UniqueConstraintViolationException)) throw error;
     // Only the code of a course is unique beyond the course's own lock.
@@ -80,6 +84,7 @@ async function takeOne(
   }
 }
 
+/** @returns what the course is now, or why not; null: it was taken before. */
 async function decide(
   em: EntityManager,
   courseId: string,
@@ -87,8 +92,8 @@ async function decide(
   change: Change,
   texts: NewTexts,
   now: string,
-): Promise<Refused | null> {
-  const loaded = await loadCourse(em, courseId, true);
+): Promise<Refused | KeptCourse | null> {
+  const loaded = await lockedCourse(em, courseId);
   if (loaded === null) throw new Failure('not_found', 'There is nothing here');
   if ((await em.count(ChangeRow, { courseId, id: change.id })) > 0) return null;
   const stop = mayTake(loaded.course, author.viewer, change);
@@ -101,17 +106,18 @@ async function decide(
     (await checkTexts(em, courseId, change, applied.course, loaded.course, texts)) ??
     (await checkBlockers(em, author.person.institutionId, loaded.course, applied.course, change, now));
   if (refusal !== null) return refusal;
-  const seq = writeChange(em, loaded, applied.course, {
+  // New texts, which the change names.
+  await em.flush();
+  const seq = await writeChange(em, loaded, applied.course, {
     id: change.id,
     edits: change.edits,
     author: author.person.id,
     undoes: change.undoes ?? null,
     at: now,
   });
-  await em.flush();
   if (change.keepsEarned === true) await keepEarned(em, loaded.course, applied.course, author.person.id, now);
   await announce(em, { course: courseId, seq });
-  return null;
+  return { row: loaded.row, course: applied.course };
 }
 
 async function takenSince(

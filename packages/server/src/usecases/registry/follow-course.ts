@@ -13,8 +13,8 @@ import type {
 } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../db/announce.ts';
-import { loadCourse } from '../../db/course-rows.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import { lockedCourse } from '../../db/kept-courses.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import {
   PersonRow,
   RegistryAnswerRow,
@@ -68,7 +68,7 @@ export async function followCourse(
   mayGo: ReadonlySet<string> = new Set(),
 ): Promise<void> {
   await em.transactional(async (inner) => {
-    const loaded = await loadCourse(inner, courseId, true);
+    const loaded = await lockedCourse(inner, courseId);
     if (loaded !== null) await followLoaded(inner, loaded, now, mayGo);
   });
 }
@@ -86,7 +86,7 @@ export async function followWhatIsDue(em: EntityManager, now: string): Promise<v
 /** Under the course's lock. */
 export async function followLoaded(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   now: string,
   mayGo: ReadonlySet<string> = new Set(),
 ): Promise<void> {

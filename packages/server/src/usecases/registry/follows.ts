@@ -4,7 +4,7 @@ import { nextPlace, SHUT_WAY, setTableEntry } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../db/announce.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryFollowRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -34,7 +34,7 @@ export async function setFollows(
 
 export async function follow(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   wanted: FollowsRequest['classes'],
   { person, now }: Follower,
 ): Promise<void> {
@@ -54,7 +54,7 @@ export async function follow(
   }
   let next = loaded;
   if (edits.length > 0) {
-    const applied = makeOwnChange(em, loaded, { id: randomUUID(), edits, author: person.id, at: now });
+    const applied = await makeOwnChange(em, loaded, { id: randomUUID(), edits, author: person.id, at: now });
     if (!applied.ok) {
       throw new Failure('bad_input', 'The classes cannot be made in this course', [
         { path: 'classes', value: wanted.length, expected: 'at most 200 groups and classes in a course' },

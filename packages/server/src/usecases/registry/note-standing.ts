@@ -2,14 +2,14 @@
 import type { RegistryStep } from '@itinerary/contract';
 import { calledOf } from '@itinerary/core/people';
 import type { Following, RegistryPerson } from '@itinerary/core/people';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryLinkRow, RegistryNewsRow, RegistryStandingRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { calledBy } from './bring-in.ts';
 
 export interface Noted {
   readonly em: EntityManager;
-  readonly loaded: LoadedCourse;
+  readonly loaded: LockedCourse;
   readonly now: string;
   readonly news: readonly RegistryStep[];
   /** Who does not come in yet, by why. */

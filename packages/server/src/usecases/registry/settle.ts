@@ -3,7 +3,7 @@ import type { SettleRequest } from '@itinerary/contract';
 import { changed, changesToTake } from '@itinerary/core/people';
 import type { EntryChoice } from '@itinerary/core/people';
 import { announce } from '../../db/announce.ts';
-import type { LoadedCourse } from '../../db/course-rows.ts';
+import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryAnswerRow, RegistryLinkRow, RegistryStandingRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
@@ -37,7 +37,7 @@ export async function settleRegistry(
 
 async function settleField(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { registry, field, take }: Extract<SettleRequest, { about: 'field' }>,
   { now }: Follower,
 ): Promise<void> {
@@ -71,7 +71,7 @@ async function settleField(
 
 async function settlePerson(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { answers }: Extract<SettleRequest, { about: 'person' }>,
   { person, now }: Follower,
 ): Promise<void> {
@@ -94,7 +94,7 @@ async function settlePerson(
 /** Only those who were held, and were shown. */
 async function settleLeaving(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   people: readonly string[],
   { now }: Follower,
 ): Promise<void> {

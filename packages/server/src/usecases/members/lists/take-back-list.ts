@@ -5,7 +5,7 @@ import { calledOf, takeBackList as backInCore } from '@itinerary/core/people';
 import type { RosterMember } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../../db/announce.ts';
-import type { LoadedCourse } from '../../../db/course-rows.ts';
+import type { LockedCourse } from '../../../db/kept-courses.ts';
 import { MemberGroupRow, MemberListRow, MemberRow, PersonRow } from '../../../db/entities.ts';
 import type { MemberListRecord } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
@@ -88,7 +88,7 @@ async function takeOut(
 /** Classes and groups that the list made go again where nobody is in them, nothing names them, and nobody has changed them. */
 async function removeGroups(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { made, courseId, id: listId }: MemberListRecord,
   author: string,
   now: string,
@@ -101,7 +101,7 @@ async function removeGroups(
     .filter((group) => course.groups[group] !== undefined && !used.has(group) && !isNamed(course, group))
     .map((group) => setTableEntry(course, 'groups', group, null));
   if (edits.length === 0) return;
-  const applied = makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
+  const applied = await makeOwnChange(em, loaded, { id: randomUUID(), edits, author, at: now });
   if (!applied.ok)
     throw new Error(`the classes of list ${listId} cannot be removed: ${applied.refusal.code}`);
   await em.flush();

@@ -6,8 +6,8 @@ import { addressKey, applyList, reconcile } from '@itinerary/core/people';
 import type { AppliedList, ListRow, Reconciliation } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
 import { announce } from '../../../db/announce.ts';
-import { loadCourse } from '../../../db/course-rows.ts';
-import type { LoadedCourse } from '../../../db/course-rows.ts';
+import { lockedCourse } from '../../../db/kept-courses.ts';
+import type { LockedCourse } from '../../../db/kept-courses.ts';
 import { MemberListRow, PersonRow } from '../../../db/entities.ts';
 import type { Person, StandingBefore, TouchedMember } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
@@ -81,8 +81,8 @@ export async function takeList({ em, courseId, person, now }: ListTaker, list: T
 }
 
 /** The course, locked, where its members may change. */
-export async function openForMembers(em: EntityManager, courseId: string): Promise<LoadedCourse> {
-  const loaded = await loadCourse(em, courseId, true);
+export async function openForMembers(em: EntityManager, courseId: string): Promise<LockedCourse> {
+  const loaded = await lockedCourse(em, courseId);
   if (loaded === null) throw nothingHere();
   if (loaded.course.state === 'archived') {
     throw new Failure(
@@ -154,7 +154,7 @@ function standingOf({ rows }: RosterRows, { touched }: AppliedList): ReadonlyMap
 /** Classes and groups that a list names and the course has not: through the course's own edits, as one change of it. */
 async function makeGroups(
   em: EntityManager,
-  loaded: LoadedCourse,
+  loaded: LockedCourse,
   { touched }: AppliedList,
   id: string,
   author: Person,
@@ -176,7 +176,7 @@ async function makeGroups(
   const from = nextPlace(course.groups);
   const made = missing.map((group, at) => ({ id: randomUUID(), group: { ...group, at: from + at } }));
   const edits: Edit[] = made.map((one) => setTableEntry(course, 'groups', one.id, one.group));
-  const applied = makeOwnChange(em, loaded, { id, edits, author: author.id, at: now });
+  const applied = await makeOwnChange(em, loaded, { id, edits, author: author.id, at: now });
   if (!applied.ok) {
     const { name, kind } = missing[0] as (typeof missing)[number];
     throw new Failure(
