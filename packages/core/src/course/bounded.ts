@@ -1,9 +1,16 @@
 /** What is kept in memory because it took work to find out, and of which there may be more than there is room for. */
 export class Bounded<Value> {
   private readonly values = new Map<string, Value>();
+  private weight = 0;
 
-  /** @param most how many are kept: the one put there longest ago goes first. */
-  constructor(private readonly most: number) {}
+  /**
+   * @param most how much is kept: the one put there longest ago goes first.
+   * @param weigh what each weighs, in the unit of `most`: they are counted, where nothing is said.
+   */
+  constructor(
+    private readonly most: number,
+    private readonly weigh: (value: Value) => number = () => 1,
+  ) {}
 
   get size(): number {
     return this.values.size;
@@ -15,9 +22,19 @@ export class Bounded<Value> {
 
   /** Puts it there, or puts it last in the order in which they go. */
   set(key: string, value: Value): void {
-    this.values.delete(key);
+    this.drop(key);
     this.values.set(key, value);
-    if (this.values.size > this.most) this.values.delete(this.values.keys().next().value as string);
+    this.weight += this.weigh(value);
+    // The last one stays, however much it weighs: it has been made.
+    while (this.weight > this.most && this.values.size > 1)
+      this.drop(this.values.keys().next().value as string);
+  }
+
+  private drop(key: string): void {
+    const value = this.values.get(key);
+    if (value === undefined) return;
+    this.values.delete(key);
+    this.weight -= this.weigh(value);
   }
 
   /** What is kept under the key, or what `make` makes of it. */
@@ -34,11 +51,14 @@ export class Bounded<Value> {
 export class BoundedBy<Holder extends object, Value> {
   private readonly shelves = new WeakMap<Holder, Bounded<Value>>();
 
-  constructor(private readonly most: number) {}
+  constructor(
+    private readonly most: number,
+    private readonly weigh: (value: Value) => number = () => 1,
+  ) {}
 
   of(holder: Holder): Bounded<Value> {
     let shelf = this.shelves.get(holder);
-    if (shelf === undefined) this.shelves.set(holder, (shelf = new Bounded(this.most)));
+    if (shelf === undefined) this.shelves.set(holder, (shelf = new Bounded(this.most, this.weigh)));
     return shelf;
   }
 }

@@ -32,3 +32,16 @@ test('each holder has a shelf of its own', () => {
   expect(shelves.of(other).get('a')).toBeUndefined();
   expect(shelves.of(one).get('a')).toBe(1);
 });
+
+test('what is weighed goes by weight, and what is put there anew weighs once', () => {
+  const known = new Bounded<string>(10, (text) => text.length);
+  known.set('a', 'four');
+  known.set('b', 'five!');
+  known.set('a', 'one');
+  expect([known.get('a'), known.get('b')]).toEqual(['one', 'five!']);
+  known.set('c', 'six six');
+  expect([known.get('a'), known.get('b'), known.get('c')]).toEqual(['one', undefined, 'six six']);
+  // The last one stays, however much it weighs.
+  known.set('d', 'more than there is room for');
+  expect([known.size, known.get('d')]).toEqual([1, 'more than there is room for']);
+});

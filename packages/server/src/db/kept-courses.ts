@@ -5,15 +5,17 @@
  */
 import { IsolationLevel } from '@mikro-orm/core';
 import type { QBFilterQuery } from '@mikro-orm/core';
-import { BoundedBy } from '@itinerary/core';
-import type { Course } from '@itinerary/core';
+import { BoundedBy, isHolder } from '@itinerary/core';
+import type { Course, CourseNode } from '@itinerary/core';
 import { byCourse, toCourse } from './course-rows.ts';
 import { CourseRow, NodeRow } from './entities.ts';
 import type { CourseRecord } from './entities.ts';
 import type { EntityManager } from './orm.ts';
 
-/** The course asked for longest ago goes first. */
-const MOST = 200;
+/** In nodes, of some seven hundred bytes each: the course asked for longest ago goes first. */
+const MOST = 100_000;
+/** What a course weighs without its nodes. */
+const HEAD = 10;
 
 export interface KeptCourse {
   readonly row: Pick<CourseRecord, 'id' | 'institutionId' | 'seq' | 'createdAt'>;
@@ -27,7 +29,10 @@ export interface LockedCourse {
 }
 
 /** By the connection, since tests have several databases with the same courses. */
-const kept = new BoundedBy<object, KeptCourse>(MOST);
+const kept = new BoundedBy<object, KeptCourse>(MOST, ({ course }) => HEAD + nodesIn(course.sections));
+
+const nodesIn = (nodes: readonly CourseNode[]): number =>
+  nodes.reduce((sum, node) => sum + 1 + (isHolder(node) ? nodesIn(node.items) : 0), 0);
 
 export type CourseNumber = KeptCourse['row'];
 

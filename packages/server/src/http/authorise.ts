@@ -3,18 +3,19 @@ import type { RouteAccess } from '@itinerary/contract';
 import { hasRight, idSchema, isThere, resolveAccess, stateAt } from '@itinerary/core';
 import type { Right } from '@itinerary/core';
 import type { Request } from 'express';
-import { keptCourse } from '../db/kept-courses.ts';
+import { comingTo } from '../db/coming.ts';
+import type { Coming } from '../db/coming.ts';
+import { keptCourses } from '../db/kept-courses.ts';
 import type { KeptCourse } from '../db/kept-courses.ts';
 import { PersonRow } from '../db/entities.ts';
-import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
-import { mayCreateCourses, plansSomething, viewerOf } from '../usecases/access/viewer.ts';
+import { mayCreateCourses, plansSomething, viewerComing } from '../usecases/access/viewer.ts';
 import type { Caller, CourseCaller, CourseReader, SignedIn, WhoFor } from './call.ts';
 import { knowsOf } from '../usecases/joining/join-facts.ts';
-import { passphraseMark } from '../usecases/access/passphrase.ts';
-import { visitBy } from './session.ts';
+import { markOf } from '../usecases/access/passphrase.ts';
+import { personRowOf, visitBy } from './session.ts';
 
 interface Asking {
   readonly em: EntityManager;
@@ -22,81 +23,79 @@ interface Asking {
   readonly now: string;
 }
 
-async function caller({ em, request }: Asking): Promise<Caller> {
-  // Health and the OpenAPI document answer without asking who is there.
-  const id = request.session === undefined ? undefined : request.session.person;
-  return { person: id === undefined ? null : await em.findOne(PersonRow, { id }) };
+/** As their row was when the request came. */
+function caller({ em, request }: Asking): Promise<Caller> {
+  const row = personRowOf(request);
+  return Promise.resolve({ person: row === null ? null : em.map(PersonRow, row) });
 }
 
 async function signedIn(asking: Asking): Promise<SignedIn> {
   const { person } = await caller(asking);
-  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
+  if (person === null) throw notSignedIn();
   return { person };
 }
+
+/** Somebody who comes to a course; of another institution, or where there is none, they come to nothing. */
+async function coming({ em, request }: Asking): Promise<Coming & { readonly loaded: KeptCourse | null }> {
+  const id = String(request.params['course']);
+  // What cannot be an id names nothing, and never reaches the database.
+  const came = await comingTo(em, request.session.person ?? null, idSchema.safeParse(id).success ? id : null);
+  const { person, number } = came;
+  const isForeign = person !== null && number?.institutionId !== person.institutionId;
+  const [loaded = null] = number === null || isForeign ? [] : await keptCourses(em, [number]);
+  return { ...came, loaded };
+}
+
+const notSignedIn = (): Failure => new Failure('not_signed_in', 'Sign in first');
 
 const inCourse =
   (right: Right) =>
   async (asking: Asking): Promise<CourseCaller> => {
-    const { em, request, now } = asking;
-    const { person } = await signedIn(asking);
-    const loaded = await courseFor(em, person, String(request.params['course']));
+    const { em, now } = asking;
+    const came = await coming(asking);
+    const { person, loaded, around } = came;
+    if (person === null) throw notSignedIn();
     if (loaded === null) throw nothingHere();
-    const viewer = await viewerOf(em, person, loaded.course, now);
+    const viewer = await viewerComing(em, came, loaded.course, now);
     if (!isThere(resolveAccess(loaded.course, viewer, now).course)) throw nothingHere();
     if (!hasRight(viewer, right))
       throw new Failure('not_allowed', 'Your role in this course does not do this');
-    return { person, viewer, loaded };
+    return { person, viewer, loaded, around };
   };
 
 /** Members, visitors and those who pass by: what each gets is the answer's to say. */
 async function reader(asking: Asking): Promise<CourseReader> {
   const { em, request, now } = asking;
-  const { person } = await caller(asking);
-  const courseId = String(request.params['course']);
-  const loaded = await courseFor(em, person, courseId);
-  const own = loaded === null ? null : await viewerOf(em, person, loaded.course, now);
-  const by = own === null ? null : visitBy(request, courseId, now);
-  // Changed or taken away, it lets in nobody who came by it.
-  const isVisiting = by !== null && by === (await passphraseMark(em, courseId));
-  const viewer = own !== null && isVisiting ? { ...own, passphrase: true } : own;
-  if (loaded === null || viewer === null || !isThere(resolveAccess(loaded.course, viewer, now).course)) {
-    // Whoever has not signed in may get it once they have.
-    if (person === null) throw new Failure('not_signed_in', 'Sign in first');
-    throw nothingHere();
+  const came = await coming(asking);
+  const { person, loaded, around } = came;
+  if (loaded !== null) {
+    const own = await viewerComing(em, came, loaded.course, now);
+    const by = visitBy(request, loaded.course.id, now);
+    // Changed or taken away, the passphrase lets in nobody who came by it.
+    const isVisiting = by !== null && around.passphrase !== null && by === markOf(around.passphrase);
+    const viewer = isVisiting ? { ...own, passphrase: true } : own;
+    if (isThere(resolveAccess(loaded.course, viewer, now).course)) return { person, viewer, loaded, around };
   }
-  return { person, viewer, loaded };
+  // Whoever has not signed in may get it once they have.
+  throw person === null ? notSignedIn() : nothingHere();
 }
 
 /** Whoever gets something of a course knows of it; so does whoever could join it, waits for it, or has been in it. */
 async function knowing(asking: Asking): Promise<CourseReader> {
-  const { em, request, now } = asking;
-  const { person } = await caller(asking);
-  const loaded = await courseFor(em, person, String(request.params['course']));
+  const { em, now } = asking;
+  const came = await coming(asking);
+  const { person, loaded, around } = came;
   if (loaded !== null) {
     const { course } = loaded;
-    const viewer = await viewerOf(em, person, course, now);
+    const viewer = await viewerComing(em, came, course, now);
     const at = Date.parse(now);
     const isOut = stateAt(course, at) === 'draft';
     const knows =
       isThere(resolveAccess(course, viewer, now).course) ||
       (!isOut && (await knowsOf(em, course, person, at)));
-    if (knows) return { person, viewer, loaded };
+    if (knows) return { person, viewer, loaded, around };
   }
-  if (person === null) throw new Failure('not_signed_in', 'Sign in first');
-  throw nothingHere();
-}
-
-async function courseFor(
-  em: EntityManager,
-  person: Person | null,
-  courseId: string,
-): Promise<KeptCourse | null> {
-  // What cannot be an id names nothing, and never reaches the database.
-  if (!idSchema.safeParse(courseId).success) return null;
-  const loaded = await keptCourse(em, courseId);
-  // A course of another institution does not exist for this person.
-  const isForeign = person !== null && loaded?.row.institutionId !== person.institutionId;
-  return isForeign ? null : loaded;
+  throw person === null ? notSignedIn() : nothingHere();
 }
 
 /** What a route asks for, and who somebody is once they have it. */

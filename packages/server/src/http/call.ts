@@ -12,6 +12,7 @@ import type { ROUTES } from '@itinerary/contract';
 import type { DeepReadonly, Viewer } from '@itinerary/core';
 import type { Request } from 'express';
 import type { Config } from '../config/config.ts';
+import type { Around } from '../db/coming.ts';
 import type { KeptCourse } from '../db/kept-courses.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
@@ -53,12 +54,14 @@ export interface SignedIn {
 export interface CourseCaller extends SignedIn {
   readonly viewer: Viewer;
   readonly loaded: KeptCourse;
+  readonly around: Around;
 }
 
 /** For routes that read: courses can be open to those who have not signed in. */
 export interface CourseReader extends Caller {
   readonly viewer: Viewer;
   readonly loaded: KeptCourse;
+  readonly around: Around;
 }
 
 export type WhoFor<Access extends RouteAccess> = Access extends 'anyone'

@@ -2,6 +2,7 @@
 import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler, Request } from 'express';
 import session from 'express-session';
+import type { SessionData } from 'express-session';
 import type { Pool } from 'pg';
 import type { Config } from '../config/config.ts';
 
@@ -26,16 +27,50 @@ declare module 'express-session' {
 export const COOKIE = 'itinerary';
 const TWO_WEEKS_MS = 14 * 24 * 60 * 60 * 1000;
 
-export function sessions(config: Config, pool: Pool): RequestHandler {
+/** Rows of those who ask, as they came with their sessions. */
+const persons = new WeakMap<object, object>();
+
+/** The row of whoever asks, as it was when the request came; null: nobody has signed in. */
+export const personRowOf = (request: Request): object | null => persons.get(request) ?? null;
+
+/** Sessions, each asked for together with the person whose it is: one question says who asks. */
+function storeWithPersons(pool: Pool): session.Store {
   const Store = connectPgSimple(session);
+  class WithPersons extends Store {
+    override get(sid: string, done: (error: unknown, found?: SessionData | null) => void): void {
+      pool
+        .query<{ sess: SessionData; person: object | null }>(
+          `select sess, (select to_jsonb(person) from person where person.id = sess ->> 'person') as person
+             from session where sid = $1 and expire >= now()`,
+          [sid],
+        )
+        .then(
+          ({ rows: [row] }) => {
+            if (row?.person != null) persons.set(row.sess, row.person);
+            done(null, row?.sess ?? null);
+          },
+          (error: unknown) => done(error),
+        );
+    }
+
+    override createSession(request: Request, found: SessionData): session.Session & SessionData {
+      const person = persons.get(found);
+      if (person !== undefined) persons.set(request, person);
+      return super.createSession(request, found);
+    }
+  }
+  // A session ends when its cookie does, two weeks after signing in, so there is nothing to write when it is used.
+  return new WithPersons({ pool, tableName: 'session', pruneSessionInterval: false, disableTouch: true });
+}
+
+export function sessions(config: Config, pool: Pool): RequestHandler {
   return session({
     name: COOKIE,
     secret: config.sessionSecret,
     resave: false,
     saveUninitialized: false,
     rolling: false,
-    // A session ends when its cookie does, two weeks after signing in, so there is nothing to write when it is used.
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false, disableTouch: true }),
+    store: storeWithPersons(pool),
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.secure, maxAge: TWO_WEEKS_MS, path: '/' },
   });
 }

@@ -14,6 +14,7 @@ import {
 } from '@itinerary/core';
 import type { Course, Finding } from '@itinerary/core';
 import { coursesWhere } from '../../src/db/kept-courses.ts';
+import { comingTo } from '../../src/db/coming.ts';
 import { MemberRow, PersonRow, StoredFileRow, TextRow } from '../../src/db/entities.ts';
 import { connect, migrate } from '../../src/db/orm.ts';
 import type { Database, EntityManager } from '../../src/db/orm.ts';
@@ -110,7 +111,7 @@ describe('every course', () => {
 
   test('has staff to ask, and a menu that leads somewhere', async () => {
     for (const course of courses) {
-      const facts = await faceFacts(em(), 'tern-point', course.id);
+      const facts = faceFacts((await comingTo(em(), null, course.id)).around);
       expect(contactsOf(course, facts.staff).length).toBeGreaterThan(0);
       const menu = resolveMenu(course, { role: 'instructor', institutionStaff: false }, NOW, facts);
       expect(menu.filter(({ unseen }) => unseen?.kind === 'gone')).toEqual([]);
@@ -122,7 +123,7 @@ describe('every course', () => {
     const found = async (course: Course): Promise<readonly Finding[]> => {
       const learners = await em().count(MemberRow, { courseId: course.id, role: 'learner' });
       const texts = await factsOfTexts(em(), course.id);
-      const face = await faceFacts(em(), 'tern-point', course.id);
+      const face = faceFacts((await comingTo(em(), null, course.id)).around);
       return findings(course, { moment: NOW, learners, texts, face });
     };
     for (const course of courses.filter(({ state }) => state === 'live')) {

@@ -8,7 +8,7 @@ import type { CourseReader, HandlersOf } from '../call.ts';
 const readerOf = ({ loaded, viewer, person }: CourseReader) => ({ course: loaded.course, viewer, person });
 
 export const OWN: HandlersOf<typeof OWN_ROUTES> = {
-  news: ({ em, who, now }) => newsFor(em, readerOf(who), now),
+  news: ({ em, who, now }) => newsFor(em, readerOf(who), who.around, now),
   allNews: ({ em, who, now }) => allNews(em, who.person, now),
   ownLog: ({ em, who, query, now }) => ownLog(em, readerOf(who), query.before ?? null, now),
   findInCourse: ({ em, who, query, now }) => findInCourse(em, readerOf(who), query.find, now),

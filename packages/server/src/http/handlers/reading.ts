@@ -1,9 +1,7 @@
 /** A course for those who read it. */
 import type { READING_ROUTES } from '@itinerary/contract';
 import { canSee, resolveAccess } from '@itinerary/core';
-import type { FaceFacts, Viewer } from '@itinerary/core';
 import type { Person } from '../../db/entities.ts';
-import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../../usecases/failure.ts';
 import { itemFile, textPicture } from '../../usecases/files/files.ts';
 import { facePicture } from '../../usecases/files/pictures.ts';
@@ -13,14 +11,6 @@ import { changePage, pageText } from '../../usecases/reading/page-words.ts';
 import { readCourse, readGuide, readItem } from '../../usecases/reading/read-course.ts';
 import { noteVisit } from '../../usecases/reading/visits.ts';
 import type { Call, CourseReader, HandlersOf } from '../call.ts';
-
-const whoReads = ({ viewer, person }: CourseReader): { viewer: Viewer; personId: string | null } => ({
-  viewer,
-  personId: person?.id ?? null,
-});
-
-const factsAround = (em: EntityManager, { loaded }: CourseReader): Promise<FaceFacts> =>
-  faceFacts(em, loaded.row.institutionId, loaded.course.id);
 
 function signedIn({ person }: CourseReader): Person {
   if (person === null) throw new Failure('not_signed_in', 'Sign in first');
@@ -33,16 +23,15 @@ function ticked({ em, who, params, now }: Call<'tick' | 'untick'>, done: boolean
 }
 
 export const READING: HandlersOf<typeof READING_ROUTES> = {
-  frame: ({ em, who, now }) => frame(em, who.loaded.course, who.loaded.row.institutionId, whoReads(who), now),
-  readCourse: async ({ em, who, query, now }) => {
-    const reader = { viewer: who.viewer, person: who.person, arrives: query.arriving === '1' };
-    return readCourse(em, who.loaded.course, reader, await factsAround(em, who), now);
-  },
-  readItem: async ({ em, who: { loaded, viewer, person }, params, now }) => {
+  frame: ({ who: { loaded, viewer, around }, now }) =>
+    Promise.resolve(frame(loaded.course, viewer, around, now)),
+  readCourse: ({ em, who, query, now }) =>
+    readCourse(em, who.loaded.course, { ...who, arrives: query.arriving === '1' }, now),
+  readItem: async ({ em, who: { loaded, viewer, person, around }, params, now }) => {
     if (person !== null) {
       await noteOpened(em, loaded.course, { personId: person.id, viewer }, params.item, now);
       if (viewer.role !== null && canSee(resolveAccess(loaded.course, viewer, now).nodes.get(params.item))) {
-        await noteVisit(em, loaded.course.id, person.id, now, { item: params.item });
+        await noteVisit(em, loaded.course.id, person.id, around.visit, now, { item: params.item });
       }
     }
     return readItem(em, loaded.course, viewer, params.item, now);
@@ -67,7 +56,7 @@ export const READING: HandlersOf<typeof READING_ROUTES> = {
       width: Number(query.width),
       version: query.v ?? null,
     };
-    return facePicture(em, store, who.loaded.course, who.viewer, framed, () => factsAround(em, who), now);
+    return facePicture(em, store, who.loaded.course, who.viewer, framed, faceFacts(who.around), now);
   },
   readGuide: ({ who: { loaded, viewer }, now, request }) => {
     request.res?.attachment(`${loaded.course.code}.csv`);

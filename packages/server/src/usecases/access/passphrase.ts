@@ -57,10 +57,5 @@ export async function checkPassphrase(
 }
 
 /** Says which passphrase a visit is by, and nothing of what it is. */
-const markOf = (hash: string): string => createHash('sha256').update(hash).digest('base64url').slice(0, 22);
-
-/** Null: there is none now. */
-export async function passphraseMark(em: EntityManager, courseId: string): Promise<string | null> {
-  const row = await em.findOne(CourseSecretRow, { courseId });
-  return row === null ? null : markOf(row.passphraseHash);
-}
+export const markOf = (hash: string): string =>
+  createHash('sha256').update(hash).digest('base64url').slice(0, 22);

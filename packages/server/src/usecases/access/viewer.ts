@@ -1,6 +1,7 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { coursesNamed, withFacts } from '@itinerary/core';
 import type { Course, Facts, PersonException, Reached, Viewer } from '@itinerary/core';
+import type { Coming, ExceptionRecord, OwnRows } from '../../db/coming.ts';
 import { coursesWhere } from '../../db/kept-courses.ts';
 import { MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -41,32 +42,63 @@ export async function viewersOf(
     turn(() => em.find(PersonExceptionRow, where)),
     turn(() => doneIn(em, person.id, ids)),
   ]);
-  const outside: Viewer = { role: null, institutionStaff: person.kind === 'staff', here: true };
-  const learning = rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId);
+  const learning = new Set(rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId));
   const completed = await completedBy(
     em,
     person,
-    courses.filter(({ id }) => learning.includes(id)),
+    courses.filter(({ id }) => learning.has(id)),
     now,
   );
-  // Nobody but a learner has any of it, whatever they had before.
-  const ofLearner = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
-    learning.includes(id) ? all.filter(({ courseId }) => courseId === id) : [];
   const byId = new Map(courses.map((course) => [course.id, course]));
+  const of = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
+    all.filter(({ courseId }) => courseId === id);
   const viewers = new Map(
-    rows.map(({ courseId, role, joinedAt }): [string, Viewer] => {
-      const viewer: Viewer = {
-        ...{ ...outside, role, joinedAt },
-        groups: ofLearner(groups, courseId).map(({ groupId }) => groupId),
-        exceptions: ofLearner(exceptions, courseId).map(exceptionOf),
+    rows.map((member): [string, Viewer] => {
+      const { courseId } = member;
+      const own = {
+        member,
+        groups: of(groups, courseId).map(({ groupId }) => groupId),
+        exceptions: of(exceptions, courseId),
+        ...deeds(courseId),
       };
-      const course = byId.get(courseId);
-      if (course === undefined || role !== 'learner') return [courseId, viewer];
-      const { facts, reached } = deeds(courseId);
-      return [courseId, withFacts(course, viewer, facts, completed, Date.parse(now), reached)];
+      return [courseId, viewerBy(person, byId.get(courseId) as Course, own, completed, now)];
     }),
   );
-  return (courseId) => viewers.get(courseId) ?? outside;
+  return (courseId) => viewers.get(courseId) ?? viewerOutside(person);
+}
+
+const viewerOutside = ({ kind }: Person): Viewer => ({
+  ...{ role: null, institutionStaff: kind === 'staff', here: true },
+});
+
+/** Somebody before a course, by what they have of their own in it. */
+function viewerBy(
+  person: Person,
+  course: Course,
+  { member, groups, exceptions, facts, reached }: OwnRows,
+  completed: ReadonlySet<string>,
+  now: string,
+): Viewer {
+  const outside = viewerOutside(person);
+  if (member === null) return outside;
+  const { role, joinedAt } = member;
+  // Nobody but a learner has any of it, whatever they had before.
+  if (role !== 'learner') return { ...outside, role, joinedAt, groups: [], exceptions: [] };
+  const viewer: Viewer = { ...outside, role, joinedAt, groups, exceptions: exceptions.map(exceptionOf) };
+  return withFacts(course, viewer, facts, completed, Date.parse(now), reached);
+}
+
+/** Whoever came to a course, before it. */
+export async function viewerComing(
+  em: EntityManager,
+  { person, own }: Pick<Coming, 'person' | 'own'>,
+  course: Course,
+  now: string,
+): Promise<Viewer> {
+  if (person === null) return PASSER_BY;
+  const isLearner = own.member?.role === 'learner';
+  const completed = isLearner ? await completedBy(em, person, [course], now) : new Set<string>();
+  return viewerBy(person, course, own, completed, now);
 }
 
 interface DoneIn {
@@ -114,15 +146,6 @@ export async function viewerOf(
   now: string,
 ): Promise<Viewer> {
   return (await viewersOf(em, person, [course], now))(course.id);
-}
-
-interface ExceptionRecord {
-  readonly nodeId: string;
-  readonly opens?: PersonException['opens'] | undefined;
-  readonly due?: PersonException['opens'] | undefined;
-  readonly until?: PersonException['opens'] | undefined;
-  readonly factor?: PersonException['factor'];
-  readonly at: number;
 }
 
 export function exceptionOf({ nodeId, opens, due, until, factor, at }: ExceptionRecord): PersonException {

@@ -168,7 +168,7 @@ export async function facePicture(
   course: Course,
   viewer: Viewer,
   { frame, id, width, version }: Framed,
-  facts: () => Promise<FaceFacts>,
+  facts: FaceFacts,
   now: string,
 ): Promise<FileToSend> {
   const isKnown = isFrame(frame) && isThere(resolveAccess(course, viewer, now).course);
@@ -200,7 +200,7 @@ async function pictureFor(
   viewer: Viewer,
   frame: Frame,
   id: string | null,
-  facts: () => Promise<FaceFacts>,
+  facts: FaceFacts,
   now: string,
 ): Promise<CoursePicture | null> {
   switch (frame) {
@@ -212,12 +212,12 @@ async function pictureFor(
     case 'panel': {
       const view = courseView(course, viewer, now);
       if (view === null) return null;
-      const panel = homeView(course, viewer, now, view, await facts()).panels.find((one) => one.id === id);
+      const panel = homeView(course, viewer, now, view, facts).panels.find((one) => one.id === id);
       return panel?.kind === 'picture' ? panel.picture : null;
     }
     case 'card':
       // Cards are for those who read the course.
       if (!isReadable(resolveAccess(course, viewer, now).course.state)) return null;
-      return contactsOf(course, (await facts()).staff).find((one) => one.id === id)?.picture ?? null;
+      return contactsOf(course, facts.staff).find((one) => one.id === id)?.picture ?? null;
   }
 }

@@ -11,12 +11,7 @@ import { Failure } from '../failure.ts';
 
 const MAX_HOLIDAYS = 2000;
 
-export function holidayOf({
-  id,
-  name,
-  firstDay,
-  lastDay,
-}: HolidayRecord): HolidaysAnswer['holidays'][number] {
+function holidayOf({ id, name, firstDay, lastDay }: HolidayRecord): HolidaysAnswer['holidays'][number] {
   return { id, name, first: firstDay, last: lastDay };
 }
 

@@ -15,10 +15,13 @@ export async function institutionPages(
   institutionId: string,
 ): Promise<readonly InstitutionPage[]> {
   const rows = await em.find(InstitutionPageRow, { institutionId });
-  return rows
-    .map(({ id, use, names, address, beside }) => ({ id, use, names, address, beside: beside ?? null }))
-    .sort((a, b) => USES.indexOf(a.use) - USES.indexOf(b.use) || (a.id < b.id ? -1 : 1));
+  return inOrderOfUse(
+    rows.map(({ id, use, names, address, beside }) => ({ id, use, names, address, beside: beside ?? null })),
+  );
 }
+
+export const inOrderOfUse = (pages: readonly InstitutionPage[]): readonly InstitutionPage[] =>
+  pages.toSorted((a, b) => USES.indexOf(a.use) - USES.indexOf(b.use) || (a.id < b.id ? -1 : 1));
 
 export async function setInstitutionPage(
   em: EntityManager,

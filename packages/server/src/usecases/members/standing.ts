@@ -6,7 +6,7 @@ import { MemberRow, PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { viewerOf } from '../access/viewer.ts';
 import { Failure } from '../failure.ts';
-import { visitOf } from '../reading/visits.ts';
+import { visitsOf } from '../reading/visits.ts';
 
 export async function readStanding(
   em: EntityManager,
@@ -28,6 +28,6 @@ export async function readStanding(
     exceptions,
     facts: Object.fromEntries(deeds.facts ?? []),
     courses: [...deeds.courses],
-    last: (await visitOf(em, course.id, personId, now)).last,
+    last: (await visitsOf(em, personId, [course.id]))(course.id)?.lastItem ?? null,
   };
 }

@@ -2,6 +2,7 @@
 import type { AnnouncementsAnswer } from '@itinerary/contract';
 import { announcementView, areaOpen, courseView, NO_FACE_FACTS, ownPlan } from '@itinerary/core';
 import type { Course, Viewer } from '@itinerary/core';
+import type { Around } from '../../db/coming.ts';
 import { StoredFileRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import type { FileStore } from '../../files/file-store.ts';
@@ -17,14 +18,14 @@ import { noteVisit, visitOf } from '../reading/visits.ts';
 export async function announcements(
   em: EntityManager,
   course: Course,
-  { viewer, person }: Reader,
+  { viewer, person, around }: Reader & { readonly around: Around },
   now: string,
 ): Promise<AnnouncementsAnswer> {
   if (!areaOpen(course, viewer, now, 'announcements', NO_FACE_FACTS)) throw nothingHere();
   const view = courseView(course, viewer, now);
   if (view === null) throw nothingHere();
   const member = viewer.role === null || person === null ? null : person.id;
-  const { since } = await visitOf(em, course.id, member, now);
+  const { since } = visitOf(viewer, around, now);
   const plan = ownPlan(course, viewer, Date.parse(now));
   const texts = textReader(em, view);
   const counts = await remarkCounts(em, course.id);
@@ -36,7 +37,7 @@ export async function announcements(
       commentCount: one.announcement.comments ? (counts.get(one.id) ?? 0) : 0,
     })),
   );
-  if (member !== null) await noteVisit(em, course.id, member, now);
+  if (member !== null) await noteVisit(em, course.id, member, around.visit, now);
   return { announcements: listed };
 }
 

@@ -2,6 +2,7 @@
 import type { AllNewsAnswer, NewsAnswer } from '@itinerary/contract';
 import { accessAt, announcementsAt, isReadable, ownPlan } from '@itinerary/core';
 import type { Edit, ItemView } from '@itinerary/core';
+import type { Around } from '../../db/coming.ts';
 import { ChangeRow, MemberRow, ThreadRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import { coursesWhere } from '../../db/kept-courses.ts';
@@ -11,7 +12,7 @@ import { readUpTo } from '../coursework/talk/reading.ts';
 import { inThread, takesPart, talkingIn } from '../coursework/talk/talking.ts';
 import type { Talker } from '../coursework/talk/talking.ts';
 import { viewOf } from '../reading/read-course.ts';
-import { visitOf } from '../reading/visits.ts';
+import { visitOf, visitsOf } from '../reading/visits.ts';
 import { itemsOf, named } from './items-of.ts';
 
 type Thing = NewsAnswer['things'][number];
@@ -20,11 +21,16 @@ type Thing = NewsAnswer['things'][number];
 const MOST_CHANGES = 500;
 const MOST_THINGS = 50;
 
-export async function newsFor(em: EntityManager, reader: Talker, now: string): Promise<NewsAnswer> {
+export async function newsFor(
+  em: EntityManager,
+  reader: Talker,
+  around: Pick<Around, 'visit'>,
+  now: string,
+): Promise<NewsAnswer> {
   const { course, viewer, person } = reader;
   const view = viewOf(course, viewer, now);
   const member = viewer.role === null ? null : person;
-  const { since } = await visitOf(em, course.id, member?.id ?? null, now);
+  const { since } = visitOf(viewer, around, now);
   const nothing: NewsAnswer = { since, zone: view.zone, things: [] };
   if (since === null || member === null || !isReadable(view.access)) return nothing;
   const items = new Map(itemsOf(view).map((item) => [item.id, item]));
@@ -165,11 +171,16 @@ export async function allNews(em: EntityManager, person: Person, now: string): P
   const own = await em.find(MemberRow, { personId: person.id, role: 'learner', leftAt: null });
   const courses = await coursesWhere(em, { id: { $in: own.map(({ courseId }) => courseId) } });
   const viewerOf = await viewersOf(em, person, courses, now);
+  const visitIn = await visitsOf(
+    em,
+    person.id,
+    courses.map(({ id }) => id),
+  );
   const found: { course: string; count: number }[] = [];
   for (const course of courses) {
     const viewer = viewerOf(course.id);
     if (!isReadable(accessAt(course, viewer, Date.parse(now)).course.state)) continue;
-    const { things } = await newsFor(em, { course, viewer, person }, now);
+    const { things } = await newsFor(em, { course, viewer, person }, { visit: visitIn(course.id) }, now);
     const count = things.reduce((sum, thing) => sum + thing.count, 0);
     if (count > 0) found.push({ course: course.id, count });
   }

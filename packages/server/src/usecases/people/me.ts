@@ -1,12 +1,10 @@
 /** Who is signed in, the clock, and the institution as they may know it. */
 import type { MeAnswer, PersonAnswer } from '@itinerary/contract';
 import type { Config } from '../../config/config.ts';
-import { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { mayCreateCourses } from '../access/viewer.ts';
-import { holidayOf } from '../institution/holidays.ts';
-import { institutionPages } from '../institution/institution-pages.ts';
+import { inOrderOfUse } from '../institution/institution-pages.ts';
 
 export async function me(
   em: EntityManager,
@@ -14,10 +12,7 @@ export async function me(
   person: Person | null,
   now: string,
 ): Promise<MeAnswer> {
-  const institution =
-    person === null
-      ? (await em.find(InstitutionRow, {}, { orderBy: { id: 'asc' }, limit: 1 }))[0]
-      : await em.findOne(InstitutionRow, { id: person.institutionId });
+  const institution = await toldOf(em, person?.institutionId ?? null);
   return {
     person: person === null ? null : shownPerson(person),
     mayCreate: person !== null && mayCreateCourses(person),
@@ -25,29 +20,37 @@ export async function me(
     clockStands: clock.stands,
     demo,
     institution: {
-      name: institution?.name ?? '',
-      zone: institution?.zone ?? 'UTC',
-      largestUpload: institution?.largestUpload ?? 0,
-      nameOrder: institution?.nameOrder ?? 'given_first',
-      ...(person === null ? NOTHING_MORE : await keptBy(em, person.institutionId)),
+      ...institution,
+      // What it keeps is for those who have come in.
+      ...(person === null
+        ? { departments: [], terms: [], holidays: [], pages: [] }
+        : { pages: inOrderOfUse(institution.pages) }),
     },
   };
 }
 
-type Kept = Pick<MeAnswer['institution'], 'departments' | 'terms' | 'holidays' | 'pages'>;
+type Told = MeAnswer['institution'];
 
-const NOTHING_MORE: Kept = { departments: [], terms: [], holidays: [], pages: [] };
-
-async function keptBy(em: EntityManager, institutionId: string): Promise<Kept> {
-  const holidays = await em.find(HolidayRow, { institutionId }, { orderBy: { firstDay: 'asc', id: 'asc' } });
-  const departments = await em.find(DepartmentRow, { institutionId }, { orderBy: { name: 'asc' } });
-  const terms = await em.find(TermRow, { institutionId }, { orderBy: { firstDay: 'asc' } });
-  return {
-    departments: departments.map(({ code, name }) => ({ code, name })),
-    terms: terms.map(({ code, name, firstDay, lastDay }) => ({ code, name, firstDay, lastDay })),
-    holidays: holidays.map(holidayOf),
-    pages: await institutionPages(em, institutionId),
-  };
+/** @param id null: the first one, which is the only one as a rule */
+async function toldOf(em: EntityManager, id: string | null): Promise<Told> {
+  const [row] = await em.execute<Told[]>(
+    `select name, zone, largest_upload as "largestUpload", name_order as "nameOrder",
+       (select coalesce(jsonb_agg(jsonb_build_object('code', code, 'name', name) order by name), '[]')
+          from department where institution_id = institution.id) as departments,
+       (select coalesce(jsonb_agg(jsonb_build_object(
+            'code', code, 'name', name, 'firstDay', first_day, 'lastDay', last_day) order by first_day), '[]')
+          from term where institution_id = institution.id) as terms,
+       (select coalesce(jsonb_agg(jsonb_build_object(
+            'id', id, 'name', name, 'first', first_day, 'last', last_day) order by first_day, id), '[]')
+          from holiday where institution_id = institution.id) as holidays,
+       (select coalesce(jsonb_agg(jsonb_build_object(
+            'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside)), '[]')
+          from institution_page where institution_id = institution.id) as pages
+     from institution where ?::text is null or id = ? order by id limit 1`,
+    [id, id],
+  );
+  const nothing = { departments: [], terms: [], holidays: [], pages: [] };
+  return row ?? { name: '', zone: 'UTC', largestUpload: 0, nameOrder: 'given_first', ...nothing };
 }
 
 export function shownPerson({ id, name, address, kind }: Person): PersonAnswer {

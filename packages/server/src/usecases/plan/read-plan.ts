@@ -2,6 +2,7 @@
 import type { PlanAnswer } from '@itinerary/contract';
 import { hasRight } from '@itinerary/core';
 import type { DeepReadonly, Viewer } from '@itinerary/core';
+import type { Around } from '../../db/coming.ts';
 import { TextRow } from '../../db/entities.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -17,6 +18,7 @@ export async function readPlan(
   em: EntityManager,
   { course, row }: KeptCourse,
   viewer: Viewer,
+  around: Around,
   outside: Outside,
   now: string,
 ): Promise<DeepReadonly<PlanAnswer>> {
@@ -28,7 +30,7 @@ export async function readPlan(
     passphrase: await passphraseState(em, course.id),
     groupSizes: await groupSizes(em, course.id),
     texts: Object.fromEntries(await factsOfTexts(em, course.id)),
-    face: await faceFacts(em, row.institutionId, course.id),
+    face: faceFacts(around),
     door: await doorFacts(em, course, outside, now),
     rights: {
       plan: hasRight(viewer, 'plan'),

@@ -1,6 +1,6 @@
 /** Long texts as they are stored: kept by hash with what they hold, and read with their pieces filled in. */
 import type { CourseView, FactsByText, TextFacts } from '@itinerary/core';
-import { fillText, formulaHtml, linkTargets, textFacts } from '@itinerary/core';
+import { BoundedBy, fillText, formulaHtml, linkTargets, textFacts } from '@itinerary/core';
 import katex from 'katex';
 import { TextRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -40,18 +40,31 @@ export interface TextReader {
   readonly read: (hash: string | null, item: string | null) => Promise<string | null>;
 }
 
+/** In characters. */
+const MOST_KEPT = 16_000_000;
+/** A text is named by what it says, so that once it is known it needs no question. By the connection, and by course. */
+const kept = new BoundedBy<object, string>(MOST_KEPT, (html) => 100 + html.length);
+
 /** Texts by their hashes: those that are asked for at one moment are one question. */
 function textsOf(em: EntityManager, courseId: string): (hash: string) => Promise<string | null> {
+  const shelf = kept.of(em.getConnection());
   let asked: { readonly hashes: Set<string>; readonly found: Promise<ReadonlyMap<string, string>> } | null =
     null;
   const ask = async (hashes: ReadonlySet<string>): Promise<ReadonlyMap<string, string>> => {
     // Whoever asks at this moment has asked before the next one.
     await Promise.resolve();
     asked = null;
-    const rows = await em.find(TextRow, { courseId, hash: { $in: [...hashes] } });
+    const rows = await em.find(
+      TextRow,
+      { courseId, hash: { $in: [...hashes] } },
+      { fields: ['hash', 'html'] },
+    );
+    for (const { hash, html } of rows) shelf.set(`${courseId} ${hash}`, html);
     return new Map(rows.map(({ hash, html }) => [hash, html]));
   };
   return async (hash) => {
+    const there = shelf.get(`${courseId} ${hash}`);
+    if (there !== undefined) return there;
     if (asked === null) {
       const hashes = new Set<string>();
       asked = { hashes, found: ask(hashes) };

@@ -13,9 +13,10 @@ import {
   resolveAccess,
 } from '@itinerary/core';
 import type { Course, CoursePicture, FaceFacts, StaffProfile, Viewer } from '@itinerary/core';
-import { InstitutionRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import type { Around } from '../../db/coming.ts';
+import { MemberRow, PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { institutionPages } from '../institution/institution-pages.ts';
+import { inOrderOfUse } from '../institution/institution-pages.ts';
 import { visitOf } from './visits.ts';
 
 /** Instructors and assistants of several courses, by course, in two questions. */
@@ -45,19 +46,20 @@ export async function staffOf(
     };
     found.get(courseId)?.push(profile);
   }
-  const rank = ({ role, name }: StaffProfile): string => `${role === 'instructor' ? 0 : 1} ${name}`;
-  for (const list of found.values()) list.sort((a, b) => (rank(a) < rank(b) ? -1 : 1));
-  return found;
+  return new Map([...found].map(([id, list]) => [id, inRank(list)]));
 }
 
-export async function faceFacts(
-  em: EntityManager,
-  institutionId: string,
-  courseId: string,
-): Promise<FaceFacts> {
-  const pages = await institutionPages(em, institutionId);
-  return { pages, staff: (await staffOf(em, [courseId])).get(courseId) ?? [] };
+/** Instructors first; by name among each. */
+function inRank(staff: readonly StaffProfile[]): readonly StaffProfile[] {
+  const rank = ({ role, name }: StaffProfile): string => `${role === 'instructor' ? 0 : 1} ${name}`;
+  return staff.toSorted((a, b) => (rank(a) < rank(b) ? -1 : 1));
 }
+
+/** Of what came with the question who is there. */
+export const faceFacts = ({ pages, staff }: Around): FaceFacts => ({
+  pages: inOrderOfUse(pages),
+  staff: inRank(staff),
+});
 
 /** Changes whenever something else is to be seen: of another picture, or of another part of it. */
 export function pictureVersion({ file, focus, zoom }: CoursePicture): string {
@@ -70,19 +72,12 @@ export function pictureView(picture: CoursePicture | null): PictureView | null {
   return { version: pictureVersion(picture), alt: alt ?? '', author, licence };
 }
 
-export async function frame(
-  em: EntityManager,
-  course: Course,
-  institutionId: string,
-  { viewer, personId }: { readonly viewer: Viewer; readonly personId: string | null },
-  now: string,
-): Promise<FrameAnswer> {
-  const facts = await faceFacts(em, institutionId, course.id);
-  const institution = await em.findOneOrFail(InstitutionRow, { id: institutionId });
+export function frame(course: Course, viewer: Viewer, around: Around, now: string): FrameAnswer {
+  const facts = faceFacts(around);
   const at = Date.parse(now);
   const plan = ownPlan(course, viewer, at);
   const access = resolveAccess(course, viewer, now, plan).course.state;
-  const { since } = await visitOf(em, course.id, viewer.role === null ? null : personId, now);
+  const { since } = visitOf(viewer, around, now);
   const isReader = isReadable(access) && course.areas['announcements'] !== 'off';
   const unread =
     !isReader || since === null
@@ -95,7 +90,7 @@ export async function frame(
     state: course.state,
     access,
     zone: course.dates.zone,
-    institution: institution.name,
+    institution: around.institution,
     menu: menuView(course, viewer, now, facts, plan),
     menuPlace: course.menuPlace,
     areas: AREAS.filter((area) => areaOpen(course, viewer, now, area, facts, plan)),

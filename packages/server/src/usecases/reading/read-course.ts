@@ -15,7 +15,8 @@ import {
   resolveAccess,
   unlistedItem,
 } from '@itinerary/core';
-import type { Course, CourseView, FaceFacts, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
+import type { Course, CourseView, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
+import type { Around } from '../../db/coming.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { nothingHere } from '../nothing-here.ts';
@@ -24,6 +25,7 @@ import { mayChangePage } from './page-words.ts';
 import { textReader } from '../plan/texts.ts';
 import { homeTold } from '../progress/go-on.ts';
 import type { TextReader } from '../plan/texts.ts';
+import { faceFacts } from './face.ts';
 import { noteVisit, visitOf } from './visits.ts';
 
 /** @throws Failure `not_found` where the course is absent for them */
@@ -33,33 +35,35 @@ export function viewOf(course: Course, viewer: Viewer, now: string): CourseView 
   return view;
 }
 
+/** Somebody who reads, and what came with the question who they are. */
+export interface Reader {
+  readonly viewer: Viewer;
+  readonly person: Person | null;
+  readonly around: Around;
+}
+
 export async function readCourse(
   em: EntityManager,
   course: Course,
-  {
-    viewer,
-    person,
-    arrives,
-  }: { readonly viewer: Viewer; readonly person: Person | null; readonly arrives: boolean },
-  facts: FaceFacts,
+  { viewer, person, around, arrives }: Reader & { readonly arrives: boolean },
   now: string,
 ): Promise<ReadCourseAnswer> {
+  const facts = faceFacts(around);
   const view = viewOf(course, viewer, now);
   const texts = textReader(em, view);
   const own = ownCourse(course, viewer, Date.parse(now));
-  const { around } = view;
   const home = await homeTold(em, person, homeView(course, viewer, now, view, facts), now);
   const member = viewer.role === null ? null : (person?.id ?? null);
-  const visit = await visitOf(em, course.id, member, now);
+  const visit = visitOf(viewer, around, now);
   const arrival = arrivalAt(course, viewer, now, visit, facts);
   if (member !== null && isReadable(view.access)) {
-    await noteVisit(em, course.id, member, now, arrives ? { arrives } : {});
+    await noteVisit(em, course.id, member, around.visit, now, arrives ? { arrives } : {});
   }
   const [said, descriptionHtml, introductionHtml, aroundHtml] = await Promise.all([
     homeTexts(home, texts),
     texts.read(view.description, null),
     texts.read(view.introduction, null),
-    around === null ? null : texts.read(itemText(own, around.id), around.id),
+    view.around === null ? null : texts.read(itemText(own, view.around.id), view.around.id),
   ]);
   return {
     home,
