@@ -19,10 +19,17 @@ export interface ExceptionRecord {
   readonly at: number;
 }
 
+interface MemberThere {
+  readonly role: Role;
+  readonly joinedAt: string;
+}
+
 /** What one person has of their own in one course. */
 export interface OwnRows {
   /** Null: they are not in it, or have left. */
-  readonly member: { readonly role: Role; readonly joinedAt: string } | null;
+  readonly member: MemberThere | null;
+  /** Also of those who have left. */
+  readonly was: MemberThere | null;
   readonly groups: readonly string[];
   readonly exceptions: readonly ExceptionRecord[];
   /** What they have done, by item. */
@@ -63,19 +70,65 @@ export interface Coming {
   readonly around: Around;
 }
 
-interface Row {
+interface Row extends OwnColumns {
   readonly person: object | null;
   readonly number: CourseNumber | null;
-  readonly member: OwnRows['member'];
-  readonly groups: readonly string[] | null;
-  readonly exceptions: readonly ExceptionRecord[] | null;
-  readonly deeds: readonly (readonly [item: string, facts: Facts])[] | null;
-  readonly reached: Readonly<Record<string, Reached>> | null;
   readonly visit: Around['visit'];
   readonly staff: readonly StaffProfile[] | null;
   readonly institution: string | null;
   readonly pages: readonly InstitutionPage[] | null;
   readonly passphrase: string | null;
+}
+
+/** What the one has of their own in the other; both are written as SQL. */
+export const ownColumns = (who: string, place: string): string => `
+  (select jsonb_build_object('role', role, 'joinedAt', joined_at, 'hasLeft', left_at is not null) from member
+     where course_id = ${place} and person_id = ${who}) as member,
+  (select jsonb_agg(group_id) from member_group where course_id = ${place} and person_id = ${who}) as groups,
+  (select jsonb_agg(jsonb_build_object(
+      'nodeId', node_id, 'opens', opens, 'due', due, 'until', until, 'factor', factor, 'at', at)) from person_exception
+     where course_id = ${place} and person_id = ${who}) as exceptions,
+  (select jsonb_agg(jsonb_build_array(item_id, facts)) from deed
+     where course_id = ${place} and person_id = ${who}) as deeds,
+  (select reached from progress where course_id = ${place} and person_id = ${who}) as reached`;
+
+/** Instructors and assistants who have an account: a place has nobody yet to be asked. */
+export const staffColumn = (place: string): string => `
+  (select jsonb_agg(jsonb_build_object(
+      'id', teacher.id, 'name', teacher.name, 'mail', coalesce(teacher.address, ''), 'role', member.role))
+     from member join person teacher on teacher.id = member.person_id
+     where member.course_id = ${place} and member.role in ('instructor', 'assistant')
+       and member.left_at is null and teacher.place_in is null) as staff`;
+
+export interface OwnColumns {
+  readonly member: (MemberThere & { readonly hasLeft: boolean }) | null;
+  readonly groups: readonly string[] | null;
+  readonly exceptions: readonly ExceptionRecord[] | null;
+  readonly deeds: readonly (readonly [item: string, facts: Facts])[] | null;
+  readonly reached: Readonly<Record<string, Reached>> | null;
+}
+
+export const ownRowsOf = ({ member, groups, exceptions, deeds, reached }: OwnColumns): OwnRows => ({
+  member: member === null || member.hasLeft ? null : member,
+  was: member,
+  groups: groups ?? [],
+  exceptions: exceptions ?? [],
+  facts: new Map(deeds ?? []),
+  reached: new Map(Object.entries(reached ?? {})),
+});
+
+/** What one person has of their own in each of these courses, by course: one question. */
+export async function ownRowsIn(
+  em: EntityManager,
+  personId: string,
+  courseIds: readonly string[],
+): Promise<ReadonlyMap<string, OwnRows>> {
+  const rows = await em.execute<(OwnColumns & { readonly id: string })[]>(
+    `select place.id, ${ownColumns('asked.who', 'place.id')}
+     from (select ?::text as who) asked, jsonb_array_elements_text(?::jsonb) as place(id)`,
+    [personId, JSON.stringify(courseIds)],
+  );
+  return new Map(rows.map((row) => [row.id, ownRowsOf(row)]));
 }
 
 const QUESTION = `
@@ -84,24 +137,11 @@ select to_jsonb(person) as person,
   case when course.id is null then null else jsonb_build_object(
     'id', course.id, 'institutionId', course.institution_id, 'seq', course.seq, 'createdAt', course.created_at
   ) end as number,
-  (select jsonb_build_object('role', role, 'joinedAt', joined_at) from member
-     where course_id = asked.place and person_id = asked.who and left_at is null) as member,
-  (select jsonb_agg(group_id) from member_group
-     where course_id = asked.place and person_id = asked.who) as groups,
-  (select jsonb_agg(jsonb_build_object(
-      'nodeId', node_id, 'opens', opens, 'due', due, 'until', until, 'factor', factor, 'at', at)) from person_exception
-     where course_id = asked.place and person_id = asked.who) as exceptions,
-  (select jsonb_agg(jsonb_build_array(item_id, facts)) from deed
-     where course_id = asked.place and person_id = asked.who) as deeds,
-  (select reached from progress where course_id = asked.place and person_id = asked.who) as reached,
+  ${ownColumns('asked.who', 'asked.place')},
   (select jsonb_build_object(
       'arrivedAt', arrived_at, 'previousAt', previous_at, 'lastAt', last_at, 'lastItem', last_item) from visit
      where course_id = asked.place and person_id = asked.who) as visit,
-  (select jsonb_agg(jsonb_build_object(
-      'id', teacher.id, 'name', teacher.name, 'mail', coalesce(teacher.address, ''), 'role', member.role))
-     from member join person teacher on teacher.id = member.person_id
-     where member.course_id = asked.place and member.role in ('instructor', 'assistant')
-       and member.left_at is null and teacher.place_in is null) as staff,
+  ${staffColumn('asked.place')},
   (select name from institution where id = course.institution_id) as institution,
   (select jsonb_agg(jsonb_build_object(
       'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside)) from institution_page
@@ -125,13 +165,7 @@ export async function comingTo(
   return {
     person: row.person === null ? null : em.map(PersonRow, row.person),
     number: row.number,
-    own: {
-      member: row.member,
-      groups: row.groups ?? [],
-      exceptions: row.exceptions ?? [],
-      facts: new Map(row.deeds ?? []),
-      reached: new Map(Object.entries(row.reached ?? {})),
-    },
+    own: ownRowsOf(row),
     around: {
       visit: row.visit,
       staff: row.staff ?? [],

@@ -1,28 +1,15 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { coursesNamed, withFacts } from '@itinerary/core';
-import type { Course, Facts, PersonException, Reached, Viewer } from '@itinerary/core';
+import type { Course, PersonException, Viewer } from '@itinerary/core';
+import { ownRowsIn } from '../../db/coming.ts';
 import type { Coming, ExceptionRecord, OwnRows } from '../../db/coming.ts';
 import { coursesWhere } from '../../db/kept-courses.ts';
-import { MemberGroupRow, MemberRow, PersonExceptionRow } from '../../db/entities.ts';
+import { MemberRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
-import { groupBy } from '../../db/group-by.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 /** Somebody who is not signed in. */
 export const PASSER_BY: Viewer = { role: null, institutionStaff: false };
-
-type Turn = <Answer>(ask: () => Promise<Answer>) => Promise<Answer>;
-const atOnce: Turn = (ask) => ask();
-
-function oneByOne(): Turn {
-  let last: Promise<unknown> = Promise.resolve();
-  return (ask) => {
-    const mine = last.then(ask);
-    // The next waits for it, whatever becomes of it.
-    last = mine.catch(() => undefined);
-    return mine;
-  };
-}
 
 /** One person before several courses of their institution, in as many questions as before one. */
 export async function viewersOf(
@@ -32,36 +19,28 @@ export async function viewersOf(
   now: string,
 ): Promise<(courseId: string) => Viewer> {
   if (person === null) return () => PASSER_BY;
-  const ids = courses.map(({ id }) => id);
-  const where = { courseId: { $in: ids }, personId: person.id };
-  // In a transaction there is one connection, which answers one question after the other.
-  const turn = em.isInTransaction() ? oneByOne() : atOnce;
-  const [rows, groups, exceptions, deeds] = await Promise.all([
-    turn(() => em.find(MemberRow, { ...where, leftAt: null })),
-    turn(() => em.find(MemberGroupRow, where)),
-    turn(() => em.find(PersonExceptionRow, where)),
-    turn(() => doneIn(em, person.id, ids)),
-  ]);
-  const learning = new Set(rows.filter(({ role }) => role === 'learner').map(({ courseId }) => courseId));
-  const completed = await completedBy(
+  const own = await ownRowsIn(
     em,
-    person,
-    courses.filter(({ id }) => learning.has(id)),
-    now,
+    person.id,
+    courses.map(({ id }) => id),
   );
-  const byId = new Map(courses.map((course) => [course.id, course]));
-  const of = <T extends { readonly courseId: string }>(all: readonly T[], id: string): readonly T[] =>
-    all.filter(({ courseId }) => courseId === id);
+  return viewersBy(em, person, courses, own, now);
+}
+
+/** One person before courses, by what they have of their own in each. */
+export async function viewersBy(
+  em: EntityManager,
+  person: Person,
+  courses: readonly Course[],
+  own: ReadonlyMap<string, OwnRows>,
+  now: string,
+): Promise<(courseId: string) => Viewer> {
+  const learning = courses.filter(({ id }) => own.get(id)?.member?.role === 'learner');
+  const completed = await completedBy(em, person, learning, now);
   const viewers = new Map(
-    rows.map((member): [string, Viewer] => {
-      const { courseId } = member;
-      const own = {
-        member,
-        groups: of(groups, courseId).map(({ groupId }) => groupId),
-        exceptions: of(exceptions, courseId),
-        ...deeds(courseId),
-      };
-      return [courseId, viewerBy(person, byId.get(courseId) as Course, own, completed, now)];
+    courses.flatMap((course): [string, Viewer][] => {
+      const theirs = own.get(course.id);
+      return theirs === undefined ? [] : [[course.id, viewerBy(person, course, theirs, completed, now)]];
     }),
   );
   return (courseId) => viewers.get(courseId) ?? viewerOutside(person);
@@ -101,44 +80,6 @@ export async function viewerComing(
   return viewerBy(person, course, own, completed, now);
 }
 
-interface DoneIn {
-  readonly facts: ReadonlyMap<string, Facts>;
-  readonly reached: ReadonlyMap<string, Reached>;
-}
-
-/** What somebody has done in each of these courses, and what they were done with when the last deed came: one question. */
-async function doneIn(
-  em: EntityManager,
-  personId: string,
-  courses: readonly string[],
-): Promise<(courseId: string) => DoneIn> {
-  const rows = await em.execute<
-    {
-      course: string;
-      item: string | null;
-      facts: Facts | null;
-      reached: Readonly<Record<string, Reached>> | null;
-    }[]
-  >(
-    `select course_id as course, item_id as item, facts, null::jsonb as reached from deed
-       where person_id = ? and course_id in (select jsonb_array_elements_text(?::jsonb))
-     union all
-     select course_id, null, null, reached from progress
-       where person_id = ? and course_id in (select jsonb_array_elements_text(?::jsonb))`,
-    [personId, JSON.stringify(courses), personId, JSON.stringify(courses)],
-  );
-  const byCourse = groupBy(rows, ({ course }) => course);
-  return (courseId) => {
-    const own = byCourse.get(courseId) ?? [];
-    return {
-      facts: new Map(
-        own.flatMap(({ item, facts }) => (item === null || facts === null ? [] : [[item, facts]])),
-      ),
-      reached: new Map(own.flatMap(({ reached }) => Object.entries(reached ?? {}))),
-    };
-  };
-}
-
 export async function viewerOf(
   em: EntityManager,
   person: Person | null,
@@ -172,25 +113,14 @@ export async function completedAmong(
   now: string,
 ): Promise<ReadonlySet<string>> {
   if (named.size === 0) return named;
-  const member = await em.find(MemberRow, {
-    courseId: { $in: [...named] },
-    personId: person.id,
-    role: 'learner',
-  });
-  const others = await coursesWhere(em, {
-    id: { $in: member.map(({ courseId }) => courseId) },
-    institutionId: person.institutionId,
-  });
-  const ids = others.map(({ id }) => id);
-  const deeds = await doneIn(em, person.id, ids);
-  const groups = await em.find(MemberGroupRow, { courseId: { $in: ids }, personId: person.id });
+  const own = await ownRowsIn(em, person.id, [...named]);
+  const learnt = [...own].filter(([, { was }]) => was?.role === 'learner').map(([id]) => id);
+  if (learnt.length === 0) return new Set();
+  const others = await coursesWhere(em, { id: { $in: learnt }, institutionId: person.institutionId });
   const isDone = (other: Course): boolean => {
-    const viewer: Viewer = {
-      ...{ role: 'learner', institutionStaff: false },
-      groups: groups.filter(({ courseId }) => courseId === other.id).map(({ groupId }) => groupId),
-      joinedAt: member.find(({ courseId }) => courseId === other.id)?.joinedAt ?? null,
-    };
-    const { facts, reached } = deeds(other.id);
+    const { was, groups, facts, reached } = own.get(other.id) as OwnRows;
+    const joinedAt = was?.joinedAt ?? null;
+    const viewer: Viewer = { ...{ role: 'learner', institutionStaff: false }, groups, joinedAt };
     const known = withFacts(other, viewer, facts, new Set(), Date.parse(now), reached);
     return known.deeds?.reached?.has(other.id) === true;
   };

@@ -52,7 +52,7 @@ export async function joinPage(
       madeFor: view.madeFor,
       bringAlong: view.bringAlong,
       hoursAWeek: view.hoursAWeek,
-      staff: ((await staffOf(em, [courseId])).get(courseId) ?? []).map(({ name }) => name),
+      staff: (await staffOf(em, courseId)).map(({ name }) => name),
     },
     seatsLeft: seatsLeft(course, joining.course, ways[0]?.way ?? 'link', at),
     ways,

@@ -4,6 +4,7 @@ import type { Config } from '../../config/config.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { mayCreateCourses } from '../access/viewer.ts';
+import { institutionTold } from '../institution/told.ts';
 import { inOrderOfUse } from '../institution/institution-pages.ts';
 
 export async function me(
@@ -12,7 +13,7 @@ export async function me(
   person: Person | null,
   now: string,
 ): Promise<MeAnswer> {
-  const institution = await toldOf(em, person?.institutionId ?? null);
+  const institution = await institutionTold(em, person?.institutionId ?? null);
   return {
     person: person === null ? null : shownPerson(person),
     mayCreate: person !== null && mayCreateCourses(person),
@@ -27,30 +28,6 @@ export async function me(
         : { pages: inOrderOfUse(institution.pages) }),
     },
   };
-}
-
-type Told = MeAnswer['institution'];
-
-/** @param id null: the first one, which is the only one as a rule */
-async function toldOf(em: EntityManager, id: string | null): Promise<Told> {
-  const [row] = await em.execute<Told[]>(
-    `select name, zone, largest_upload as "largestUpload", name_order as "nameOrder",
-       (select coalesce(jsonb_agg(jsonb_build_object('code', code, 'name', name) order by name), '[]')
-          from department where institution_id = institution.id) as departments,
-       (select coalesce(jsonb_agg(jsonb_build_object(
-            'code', code, 'name', name, 'firstDay', first_day, 'lastDay', last_day) order by first_day), '[]')
-          from term where institution_id = institution.id) as terms,
-       (select coalesce(jsonb_agg(jsonb_build_object(
-            'id', id, 'name', name, 'first', first_day, 'last', last_day) order by first_day, id), '[]')
-          from holiday where institution_id = institution.id) as holidays,
-       (select coalesce(jsonb_agg(jsonb_build_object(
-            'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside)), '[]')
-          from institution_page where institution_id = institution.id) as pages
-     from institution where ?::text is null or id = ? order by id limit 1`,
-    [id, id],
-  );
-  const nothing = { departments: [], terms: [], holidays: [], pages: [] };
-  return row ?? { name: '', zone: 'UTC', largestUpload: 0, nameOrder: 'given_first', ...nothing };
 }
 
 export function shownPerson({ id, name, address, kind }: Person): PersonAnswer {

@@ -12,26 +12,14 @@ export function keepText(em: EntityManager, courseId: string, hash: string, html
 
 /** Of the texts that hold more than words. */
 export async function factsOfTexts(em: EntityManager, courseId: string): Promise<FactsByText> {
-  return (await factsOfCourses(em, [courseId])).get(courseId) ?? new Map();
-}
-
-/** The same for many courses, in one question. */
-export async function factsOfCourses(
-  em: EntityManager,
-  courseIds: readonly string[],
-): Promise<ReadonlyMap<string, FactsByText>> {
   const rows = await em.find(
     TextRow,
-    { courseId: { $in: [...courseIds] }, facts: { $ne: null } },
+    { courseId, facts: { $ne: null } },
     { fields: ['courseId', 'hash', 'facts'] },
   );
-  const courses = new Map<string, Map<string, TextFacts>>();
-  for (const { courseId, hash, facts } of rows) {
-    const own = courses.get(courseId) ?? new Map<string, TextFacts>();
-    if (facts != null) own.set(hash, facts);
-    courses.set(courseId, own);
-  }
-  return courses;
+  return new Map(
+    rows.flatMap(({ hash, facts }): [string, TextFacts][] => (facts == null ? [] : [[hash, facts]])),
+  );
 }
 
 /** Texts of one course, for one person: filled for what that person gets. */

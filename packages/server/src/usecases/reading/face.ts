@@ -13,40 +13,19 @@ import {
   resolveAccess,
 } from '@itinerary/core';
 import type { Course, CoursePicture, FaceFacts, StaffProfile, Viewer } from '@itinerary/core';
+import { staffColumn } from '../../db/coming.ts';
 import type { Around } from '../../db/coming.ts';
-import { MemberRow, PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { inOrderOfUse } from '../institution/institution-pages.ts';
 import { visitOf } from './visits.ts';
 
-/** Instructors and assistants of several courses, by course, in two questions. */
-export async function staffOf(
-  em: EntityManager,
-  courseIds: readonly string[],
-): Promise<ReadonlyMap<string, readonly StaffProfile[]>> {
-  const rows = await em.find(MemberRow, {
-    courseId: { $in: [...courseIds] },
-    role: { $in: ['instructor', 'assistant'] },
-    leftAt: null,
-  });
-  const people = await em.find(PersonRow, {
-    id: { $in: [...new Set(rows.map(({ personId }) => personId))] },
-  });
-  const byId = new Map(people.map((person) => [person.id, person]));
-  const found = new Map<string, StaffProfile[]>(courseIds.map((id) => [id, []]));
-  for (const { courseId, personId, role } of rows) {
-    const person = byId.get(personId);
-    // A place has nobody yet to be asked.
-    if (person === undefined || person.placeIn != null) continue;
-    const profile = {
-      id: personId,
-      name: person.name,
-      mail: person.address ?? '',
-      role: role as StaffProfile['role'],
-    };
-    found.get(courseId)?.push(profile);
-  }
-  return new Map([...found].map(([id, list]) => [id, inRank(list)]));
+/** Instructors and assistants of a course. */
+export async function staffOf(em: EntityManager, courseId: string): Promise<readonly StaffProfile[]> {
+  const [row] = await em.execute<{ readonly staff: readonly StaffProfile[] | null }[]>(
+    `select ${staffColumn('asked.place')} from (select ?::text as place) asked`,
+    [courseId],
+  );
+  return inRank(row?.staff ?? []);
 }
 
 /** Instructors first; by name among each. */
@@ -56,7 +35,7 @@ function inRank(staff: readonly StaffProfile[]): readonly StaffProfile[] {
 }
 
 /** Of what came with the question who is there. */
-export const faceFacts = ({ pages, staff }: Around): FaceFacts => ({
+export const faceFacts = ({ pages, staff }: Pick<Around, 'pages' | 'staff'>): FaceFacts => ({
   pages: inOrderOfUse(pages),
   staff: inRank(staff),
 });

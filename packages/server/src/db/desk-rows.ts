@@ -1,0 +1,61 @@
+/** The courses of somebody's desk: all that is theirs in each, and what is counted for it, as one question. */
+import type { StaffProfile, TextFacts } from '@itinerary/core';
+import { ownColumns, ownRowsOf, staffColumn } from './coming.ts';
+import type { OwnColumns, OwnRows } from './coming.ts';
+import { keptCourses } from './kept-courses.ts';
+import type { CourseNumber, KeptCourse } from './kept-courses.ts';
+import type { Person } from './entities.ts';
+import type { EntityManager } from './orm.ts';
+
+export interface OnDesk {
+  readonly kept: KeptCourse;
+  readonly own: OwnRows;
+  readonly learners: number;
+  /** In no order. */
+  readonly staff: readonly StaffProfile[];
+  /** Of the texts that hold more than words, where they plan it. */
+  readonly texts: ReadonlyMap<string, TextFacts>;
+}
+
+interface Row extends OwnColumns {
+  readonly number: CourseNumber;
+  readonly learners: number;
+  readonly staff: readonly StaffProfile[] | null;
+  readonly texts: readonly (readonly [hash: string, facts: TextFacts])[] | null;
+}
+
+/** Those that they are in, those that they can find, and for staff of the institution all of them. */
+export async function coursesOnDesk(em: EntityManager, person: Person): Promise<readonly OnDesk[]> {
+  const isStaff = person.kind === 'staff';
+  const rows = await em.execute<Row[]>(
+    `with asked as materialized (select ?::text as who, ?::text as institution, ?::boolean as is_staff)
+     select jsonb_build_object(
+         'id', course.id, 'institutionId', institution_id, 'seq', seq, 'createdAt', created_at) as number,
+       ${ownColumns('asked.who', 'course.id')},
+       ${staffColumn('course.id')},
+       (select count(*)::int from member
+          where course_id = course.id and role = 'learner' and left_at is null) as learners,
+       case when asked.is_staff or exists (
+           select from member where course_id = course.id and person_id = asked.who
+             and role in ('instructor', 'assistant') and left_at is null)
+         then (select jsonb_agg(jsonb_build_array(hash, facts)) from long_text
+                 where course_id = course.id and facts is not null)
+       end as texts
+     from asked, course
+     where institution_id = asked.institution and (
+       asked.is_staff or settings ->> 'find' in ('here', 'anyone')
+       or course.id in (select course_id from member where person_id = asked.who and left_at is null))`,
+    [person.id, person.institutionId, isStaff],
+  );
+  const kept = await keptCourses(
+    em,
+    rows.map(({ number }) => number),
+  );
+  const byId = new Map(kept.map((one) => [one.row.id, one]));
+  return rows.flatMap((row): OnDesk[] => {
+    const there = byId.get(row.number.id);
+    if (there === undefined) return [];
+    const { learners, staff, texts } = row;
+    return [{ kept: there, own: ownRowsOf(row), learners, staff: staff ?? [], texts: new Map(texts ?? []) }];
+  });
+}
