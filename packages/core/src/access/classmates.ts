@@ -1,4 +1,5 @@
 /** Who else is on a course, as far as the course lets a reader see it (docs/semantics.md, Access). */
+import { byName } from '../course/name-order.ts';
 import type { Course } from '../course/schema/schema.ts';
 import { isReadable } from './answer.ts';
 import { resolveAccess } from './resolve.ts';
@@ -54,5 +55,5 @@ export function classmatesOf(
       role,
       groups: groups.flatMap((id) => course.groups[id]?.name ?? []),
     }))
-    .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || a.name.localeCompare(b.name, 'en'));
+    .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || byName(a.name, b.name));
 }

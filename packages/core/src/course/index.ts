@@ -326,6 +326,7 @@ export { mapOwnContent, ownContent } from './own-content.ts';
 export { refusalSchema } from './edits/refusal.ts';
 export type { DeepReadonly } from './schema/readonly.ts';
 export { Bounded, BoundedBy } from './bounded.ts';
+export { byName } from './name-order.ts';
 export { WEEKDAYS } from './schema/basics.ts';
 export {
   setDates,

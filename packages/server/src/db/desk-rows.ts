@@ -59,3 +59,25 @@ export async function coursesOnDesk(em: EntityManager, person: Person): Promise<
     return [{ kept: there, own: ownRowsOf(row), learners, staff: staff ?? [], texts: new Map(texts ?? []) }];
   });
 }
+
+/** The courses that somebody is in, with all that is theirs in each. */
+export async function coursesOf(
+  em: EntityManager,
+  personId: string,
+): Promise<readonly Pick<OnDesk, 'kept' | 'own'>[]> {
+  const rows = await em.execute<(OwnColumns & Pick<Row, 'number'>)[]>(
+    `with asked as materialized (select ?::text as who)
+     select jsonb_build_object(
+         'id', course.id, 'institutionId', institution_id, 'seq', seq, 'createdAt', created_at) as number,
+       ${ownColumns('asked.who', 'course.id')}
+     from asked join member mine on mine.person_id = asked.who and mine.left_at is null
+       join course on course.id = mine.course_id`,
+    [personId],
+  );
+  const kept = await keptCourses(
+    em,
+    rows.map(({ number }) => number),
+  );
+  const own = new Map(rows.map((row) => [row.number.id, ownRowsOf(row)]));
+  return kept.map((one) => ({ kept: one, own: own.get(one.row.id) as OwnRows }));
+}

@@ -1,8 +1,9 @@
 /** Somebody in front of a course: from their row, their membership, and all that they have of their own. */
 import { coursesNamed, withFacts } from '@itinerary/core';
-import type { Course, PersonException, Viewer } from '@itinerary/core';
+import type { Course, PersonException, Role, Viewer } from '@itinerary/core';
 import { ownRowsIn } from '../../db/coming.ts';
 import type { Coming, ExceptionRecord, OwnRows } from '../../db/coming.ts';
+import { coursesOf } from '../../db/desk-rows.ts';
 import { coursesWhere } from '../../db/kept-courses.ts';
 import { MemberRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
@@ -25,6 +26,22 @@ export async function viewersOf(
     courses.map(({ id }) => id),
   );
   return viewersBy(em, person, courses, own, now);
+}
+
+/** Somebody before each of the courses that they are in, of those that are wanted. */
+export async function coursesAndViewers(
+  em: EntityManager,
+  person: Person,
+  now: string,
+  isWanted: (course: Course, role: Role) => boolean = () => true,
+): Promise<readonly { readonly course: Course; readonly viewer: Viewer }[]> {
+  const all = await coursesOf(em, person.id);
+  const courses = all.flatMap(({ kept: { course }, own: { member } }) =>
+    member !== null && isWanted(course, member.role) ? [course] : [],
+  );
+  const own = new Map(all.map((one) => [one.kept.row.id, one.own]));
+  const viewerIn = await viewersBy(em, person, courses, own, now);
+  return courses.map((course) => ({ course, viewer: viewerIn(course.id) }));
 }
 
 /** One person before courses, by what they have of their own in each. */

@@ -1,12 +1,10 @@
 /** One person's calendar over all their courses: each as they get it. */
 import type { AgendaAnswer } from '@itinerary/contract';
-import { agendaOf, courseView, inOrder } from '@itinerary/core';
+import { agendaOf, courseView, inOrder, byName } from '@itinerary/core';
 import type { AgendaEntry, Course } from '@itinerary/core';
-import { MemberRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
-import { coursesWhere } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { viewersOf } from '../access/viewer.ts';
+import { coursesAndViewers } from '../access/viewer.ts';
 
 interface Found {
   readonly course: Course;
@@ -20,11 +18,9 @@ export async function agendasOf(
   { from, to }: { readonly from: string; readonly to: string },
   now: string,
 ): Promise<readonly Found[]> {
-  const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
-  const courses = await coursesWhere(em, { id: { $in: own.map(({ courseId }) => courseId) } });
-  const viewerOf = await viewersOf(em, person, courses, now);
-  return courses.flatMap((course): Found[] => {
-    const view = course.state === 'archived' ? null : courseView(course, viewerOf(course.id), now);
+  const theirs = await coursesAndViewers(em, person, now, ({ state }) => state !== 'archived');
+  return theirs.flatMap(({ course, viewer }): Found[] => {
+    const view = courseView(course, viewer, now);
     return view === null ? [] : [{ course, entries: agendaOf(view, from, to) }];
   });
 }
@@ -44,6 +40,6 @@ export async function agenda(
       .map(({ course: { id, title, code, dates, look } }) => ({
         ...{ id, title, code, zone: dates.zone, seed: look.seed },
       }))
-      .sort((a, b) => a.title.localeCompare(b.title) || a.code.localeCompare(b.code)),
+      .sort((a, b) => byName(a.title, b.title) || byName(a.code, b.code)),
   };
 }

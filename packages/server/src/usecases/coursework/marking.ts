@@ -1,7 +1,7 @@
 /** Looking at what was handed in, one after the other, and marking it. Every mark is kept. */
 import { randomUUID } from 'node:crypto';
 import type { LookedAtAnswer, MarkBody, WorkListAnswer } from '@itinerary/contract';
-import { findNode, scoreOf } from '@itinerary/core';
+import { findNode, scoreOf, byName } from '@itinerary/core';
 import type { Course, HandedFile } from '@itinerary/core';
 import { HandInForRow, HandInRow, MarkFileRow, MarkRow, PersonRow, WorkNoteRow } from '../../db/entities.ts';
 import type { HandInRecord } from '../../db/work-entities.ts';
@@ -47,7 +47,7 @@ export async function workList(em: EntityManager, course: Course, itemId: string
     })
     // Whoever has handed in stays in sight, though it is no longer for them.
     .filter((one) => one.handIn !== null || isFor(one.groups))
-    .sort((a, b) => Number(a.handIn === null) - Number(b.handIn === null) || a.name.localeCompare(b.name));
+    .sort((a, b) => Number(a.handIn === null) - Number(b.handIn === null) || byName(a.name, b.name));
   return {
     item: {
       ...{ id, title, total, passAt, namesLeftOut, exampleWords },
@@ -118,7 +118,7 @@ export async function lookAtWork(
       ? [{ person: handIn, name: null, isLate: counts.some(({ isLate }) => isLate) }]
       : counts
           .map(({ personId, isLate }) => ({ person: personId, name: nameOf(personId), isLate }))
-          .sort((a, b) => a.name.localeCompare(b.name)),
+          .sort((a, b) => byName(a.name, b.name)),
     marks: [...(standing === null ? [] : [standing]), ...marks.filter((one) => one !== standing)].map(
       ({ id, points, comment, files, by: who, at }) => ({
         ...{ id, points: points ?? null, comment, files: [...files], by: nameOf(who), at },

@@ -10,6 +10,7 @@ import {
   planCourse,
   resolveAccess,
   stateAt,
+  byName,
 } from '@itinerary/core';
 import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
 import { coursesOnDesk } from '../../db/desk-rows.ts';
@@ -42,7 +43,7 @@ export async function desk(em: EntityManager, person: Person, now: string): Prom
   const found = seen.filter((one) => !isTheirs(one)).map(({ kept }) => foundAs(kept.course));
   return {
     courses: entries.sort(byFirstDay),
-    found: found.sort((a, b) => a.title.localeCompare(b.title) || a.code.localeCompare(b.code)),
+    found: found.sort((a, b) => byName(a.title, b.title) || byName(a.code, b.code)),
   };
 }
 

@@ -11,6 +11,7 @@ import {
   isThere,
   mayPlan,
   resolveAccess,
+  byName,
 } from '@itinerary/core';
 import type { Course, CourseFileRef, CoursePicture, FaceFacts, Frame, Viewer } from '@itinerary/core';
 import { coursesWhere } from '../../db/kept-courses.ts';
@@ -68,7 +69,7 @@ export async function ownPictures(
   const viewerOf = await viewersOf(em, person, courses, now);
   const planned = courses
     .filter(({ id }) => mayPlan(viewerOf(id)))
-    .sort((a, b) => Number(b.id === courseId) - Number(a.id === courseId) || a.title.localeCompare(b.title));
+    .sort((a, b) => Number(b.id === courseId) - Number(a.id === courseId) || byName(a.title, b.title));
   const rows = await em.find(StoredFileRow, {
     courseId: { $in: planned.map(({ id }) => id) },
     width: { $ne: null },

@@ -1,7 +1,7 @@
 /** Who else is on a course, as far as the course lets a reader see it. */
 import type { ClassmatesAnswer, ReadItemAnswer } from '@itinerary/contract';
-import { classmatesOf, findNode, groupWorkOf, mayWith } from '@itinerary/core';
-import type { Course, GroupWork, Viewer } from '@itinerary/core';
+import { classmatesOf, findNode, groupWorkOf, mayWith, byName } from '@itinerary/core';
+import type { Classmate, Course, GroupWork, Viewer } from '@itinerary/core';
 import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { nothingHere } from '../nothing-here.ts';
@@ -13,18 +13,15 @@ export async function classmates(
   viewer: Viewer,
   now: string,
 ): Promise<ClassmatesAnswer> {
-  const all = await em.find(MemberRow, { courseId: course.id, leftAt: null });
-  const memberships = await em.find(MemberGroupRow, { courseId: course.id });
-  const found = await em.find(PersonRow, { placeIn: null, id: { $in: all.map(({ personId }) => personId) } });
-  const names = new Map(found.map(({ id, name }) => [id, name]));
   // A place is nobody whom one could meet yet.
-  const people = all
-    .filter(({ personId }) => names.has(personId))
-    .map(({ personId, role }) => ({
-      name: names.get(personId) ?? '',
-      role,
-      groups: memberships.filter((one) => one.personId === personId).map(({ groupId }) => groupId),
-    }));
+  const people = await em.execute<Classmate[]>(
+    `select person.name, member.role,
+       (select coalesce(jsonb_agg(group_id), '[]') from member_group
+          where course_id = member.course_id and person_id = member.person_id) as groups
+     from member join person on person.id = member.person_id
+     where member.course_id = ? and member.left_at is null and person.place_in is null`,
+    [course.id],
+  );
   const seen = classmatesOf(course, viewer, now, people);
   if (seen === null) throw nothingHere();
   const mayLeave = viewer.role === 'learner' && course.mayLeave && course.state !== 'archived';
@@ -67,6 +64,6 @@ export async function groupOf(
   return {
     mode,
     own: own === undefined ? null : (course.groups[own]?.name ?? null),
-    people: people.map(({ name }) => name).sort((a, b) => a.localeCompare(b)),
+    people: people.map(({ name }) => name).sort((a, b) => byName(a, b)),
   };
 }

@@ -1,25 +1,22 @@
 /** Who is on a course. Taking somebody off keeps everything of theirs; they can return. */
 import type { MembersAnswer, PeopleAnswer } from '@itinerary/contract';
-import { ROLES } from '@itinerary/core';
+import { ROLES, byName } from '@itinerary/core';
 import type { Course, Role } from '@itinerary/core';
 import { filedAs } from '@itinerary/core/people';
-import { MemberGroupRow, MemberRow, PersonRow, VisitRow } from '../../db/entities.ts';
-import type { Person } from '../../db/entities.ts';
+import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
+import type { MemberRecord, Person } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { shownPerson } from '../people/me.ts';
 import { Failure } from '../failure.ts';
 import { nameOrderOf } from '../institution/name-order.ts';
 import { mustKeepOne } from './edit-members.ts';
-import { grouped } from './lists/grouped.ts';
 import { namedOf } from './lists/roster-rows.ts';
 
 export async function members(em: EntityManager, courseId: string): Promise<MembersAnswer> {
   const listed = await listedMembers(em, courseId);
   return {
-    members: listed.sort(
-      (a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || a.name.localeCompare(b.name),
-    ),
+    members: listed.sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role) || byName(a.name, b.name)),
   };
 }
 
@@ -29,37 +26,35 @@ export async function listedMembers(
   courseId: string,
   only: readonly string[] | null = null,
 ): Promise<MembersAnswer['members'][number][]> {
-  const among = only === null ? {} : { personId: { $in: [...only] } };
   const order = await nameOrderOf(em, courseId);
-  const rows = await em.find(MemberRow, { courseId, leftAt: null, ...among });
-  const people = await em.find(PersonRow, { id: { $in: rows.map(({ personId }) => personId) } });
-  const byId = new Map(people.map((person) => [person.id, person]));
-  const groupsOf = grouped(
-    await em.find(MemberGroupRow, { courseId, ...among }),
-    ({ personId }) => personId,
-    ({ groupId }) => groupId,
-  );
-  const visits = new Map(
-    (await em.find(VisitRow, { courseId, ...among })).map((visit) => [visit.personId, visit.lastAt]),
+  const rows = await em.execute<ListedRow[]>(
+    `select member.person_id as "person", member.role, member.joined_at as "joinedAt", member.way, member.listed,
+       person.name, person.address, person.place_in as "placeIn", visit.last_at as "lastAt",
+       (select jsonb_agg(group_id) from member_group
+          where course_id = member.course_id and person_id = member.person_id) as groups
+     from member join person on person.id = member.person_id
+       left join visit on visit.course_id = member.course_id and visit.person_id = member.person_id
+     where member.course_id = ? and member.left_at is null
+       and (?::jsonb is null or member.person_id in (select jsonb_array_elements_text(?::jsonb)))`,
+    [courseId, ...Array<string | null>(2).fill(only === null ? null : JSON.stringify(only))],
   );
   return rows.map((row) => {
-    const { personId, role, joinedAt, way } = row;
-    const person = byId.get(personId) as Person;
-    const { address, id, userName, ...called } = namedOf(row, person);
+    const { address, id, userName, ...called } = namedOf(row, row);
+    const { person, role, joinedAt, way, lastAt } = row;
     return {
-      person: personId,
-      name: filedAs(called, order) || person.name,
-      address,
-      number: id,
-      userName,
-      role,
-      joinedAt,
-      way,
-      lastAt: visits.get(personId) ?? null,
-      isPlace: person.placeIn !== null,
-      groups: [...(groupsOf.get(personId) ?? [])],
+      ...{ person, name: filedAs(called, order) || row.name, address, number: id, userName },
+      ...{ role, joinedAt, way, lastAt, isPlace: row.placeIn !== null, groups: [...(row.groups ?? [])] },
     };
   });
+}
+
+interface ListedRow extends Pick<MemberRecord, 'role' | 'joinedAt' | 'way' | 'listed'> {
+  readonly person: string;
+  readonly name: string;
+  readonly address: string | null;
+  readonly placeIn: string | null;
+  readonly lastAt: string | null;
+  readonly groups: readonly string[] | null;
 }
 
 const MOST_CANDIDATES = 50;
@@ -71,18 +66,15 @@ export async function candidates(
   courseId: string,
   find: string,
 ): Promise<PeopleAnswer> {
-  const on = await em.find(MemberRow, { courseId, leftAt: null });
   // In a pattern of SQL, % and _ stand for others; typed, they stand for themselves.
   const pattern = `%${find.trim().replaceAll(/[\\%_]/g, '\\$&')}%`;
-  const found = await em.find(
-    PersonRow,
-    {
-      institutionId,
-      placeIn: null,
-      id: { $nin: on.map(({ personId }) => personId) },
-      $or: [{ name: { $ilike: pattern } }, { address: { $ilike: pattern } }],
-    },
-    { orderBy: { name: 'asc' }, limit: MOST_CANDIDATES + 1 },
+  const found = await em.execute<Pick<Person, 'id' | 'name' | 'address' | 'kind'>[]>(
+    `select id, name, address, kind from person
+     where institution_id = ? and place_in is null and (name ilike ? or address ilike ?)
+       and not exists (
+         select from member where course_id = ? and person_id = person.id and left_at is null)
+     order by name limit ?`,
+    [institutionId, pattern, pattern, courseId, MOST_CANDIDATES + 1],
   );
   return {
     people: found.slice(0, MOST_CANDIDATES).map(shownPerson),

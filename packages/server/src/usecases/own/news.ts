@@ -3,11 +3,10 @@ import type { AllNewsAnswer, NewsAnswer } from '@itinerary/contract';
 import { accessAt, announcementsAt, isReadable, ownPlan } from '@itinerary/core';
 import type { Edit, ItemView } from '@itinerary/core';
 import type { Around } from '../../db/coming.ts';
-import { ChangeRow, MemberRow, ThreadRow } from '../../db/entities.ts';
+import { ChangeRow, ThreadRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
-import { coursesWhere } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { viewersOf } from '../access/viewer.ts';
+import { coursesAndViewers } from '../access/viewer.ts';
 import { readUpTo } from '../coursework/talk/reading.ts';
 import { inThread, takesPart, talkingIn } from '../coursework/talk/talking.ts';
 import type { Talker } from '../coursework/talk/talking.ts';
@@ -168,17 +167,14 @@ function announcedSince({ course, viewer }: Talker, since: string, now: string):
 
 /** Of the courses that they learn in. */
 export async function allNews(em: EntityManager, person: Person, now: string): Promise<AllNewsAnswer> {
-  const own = await em.find(MemberRow, { personId: person.id, role: 'learner', leftAt: null });
-  const courses = await coursesWhere(em, { id: { $in: own.map(({ courseId }) => courseId) } });
-  const viewerOf = await viewersOf(em, person, courses, now);
+  const courses = await coursesAndViewers(em, person, now, (_course, role) => role === 'learner');
   const visitIn = await visitsOf(
     em,
     person.id,
-    courses.map(({ id }) => id),
+    courses.map(({ course }) => course.id),
   );
   const found: { course: string; count: number }[] = [];
-  for (const course of courses) {
-    const viewer = viewerOf(course.id);
+  for (const { course, viewer } of courses) {
     if (!isReadable(accessAt(course, viewer, Date.parse(now)).course.state)) continue;
     const { things } = await newsFor(em, { course, viewer, person }, { visit: visitIn(course.id) }, now);
     const count = things.reduce((sum, thing) => sum + thing.count, 0);

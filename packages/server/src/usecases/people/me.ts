@@ -30,7 +30,12 @@ export async function me(
   };
 }
 
-export function shownPerson({ id, name, address, kind }: Person): PersonAnswer {
+export function shownPerson({
+  id,
+  name,
+  address,
+  kind,
+}: Pick<Person, 'id' | 'name' | 'address' | 'kind'>): PersonAnswer {
   // Whoever is shown so has an account, and an account has an address.
   return { id, name, address: address ?? '', kind };
 }

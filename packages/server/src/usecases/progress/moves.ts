@@ -12,6 +12,7 @@ import {
   NO_FACTS_YET,
   putDone,
   reckonFrom,
+  byName,
 } from '@itinerary/core';
 import type { Course, DeedKind, Edit, Facts, Stand } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
@@ -94,7 +95,7 @@ export async function whoMoves(
         of: [...movesOf(before, after)[which]],
       }))
       .filter(({ of }) => of.length > 0)
-      .sort((a, b) => a.name.localeCompare(b.name));
+      .sort((a, b) => byName(a.name, b.name));
   const keeping = moved.filter(({ before, after }) => {
     const { items, reached } = keptOf(before, after);
     return items.size + reached.size > 0;

@@ -2,11 +2,9 @@
 import type { AllProgressAnswer, ProgressAnswer } from '@itinerary/contract';
 import { canSee, isThere, progressTold, standsAt } from '@itinerary/core';
 import type { Course, Viewer } from '@itinerary/core';
-import { MemberRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
-import { coursesWhere } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
-import { viewersOf } from '../access/viewer.ts';
+import { coursesAndViewers } from '../access/viewer.ts';
 import { iso } from '../coursework/own-work.ts';
 import { nothingHere } from '../nothing-here.ts';
 import { goOnFor } from './go-on.ts';
@@ -32,14 +30,15 @@ export async function allProgress(
   now: string,
 ): Promise<AllProgressAnswer> {
   if (person === null) return { courses: [] };
-  const rows = await em.find(MemberRow, { personId: person.id, role: 'learner', leftAt: null });
-  const courses = (await coursesWhere(em, { id: { $in: rows.map(({ courseId }) => courseId) } })).filter(
-    ({ progress, shareShown }) => progress && shareShown,
+  const courses = await coursesAndViewers(
+    em,
+    person,
+    now,
+    ({ progress, shareShown }, role) => role === 'learner' && progress && shareShown,
   );
-  const viewer = await viewersOf(em, person, courses, now);
   const told: AllProgressAnswer['courses'][number][] = [];
-  for (const course of courses) {
-    const { counting, progress, access } = standsAt(course, viewer(course.id), now);
+  for (const { course, viewer } of courses) {
+    const { counting, progress, access } = standsAt(course, viewer, now);
     if (!isThere(access.course)) continue;
     if (progress.share.items === null) continue;
     const title = counting.items[counting.indexOf.get(progress.next ?? '') ?? -1]?.node.title;

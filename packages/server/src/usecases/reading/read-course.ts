@@ -14,6 +14,7 @@ import {
   pacingCsv,
   resolveAccess,
   unlistedItem,
+  byName,
 } from '@itinerary/core';
 import type { Course, CourseView, HomeView, ItemView, SectionView, Viewer } from '@itinerary/core';
 import type { Around } from '../../db/coming.ts';
@@ -77,7 +78,7 @@ export async function readCourse(
     staff: facts.staff
       .filter(({ role }) => role === 'instructor')
       .map(({ name }) => name)
-      .sort((a, b) => a.localeCompare(b)),
+      .sort((a, b) => byName(a, b)),
     mayPlan: mayPlan(viewer),
     isMember: viewer.role === 'learner' || mayPlan(viewer),
     showsLog: viewer.role === 'learner' && course.ownLog,

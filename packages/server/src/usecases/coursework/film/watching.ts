@@ -11,6 +11,7 @@ import {
   runsWithin,
   shareWatched,
   united,
+  byName,
 } from '@itinerary/core';
 import type { Course, Cue, Film, Run } from '@itinerary/core';
 import { FilmWatchRow } from '../../../db/entities.ts';
@@ -151,6 +152,6 @@ export async function whoWatched(
         return { person, name, groups: [...groups], share, at: row?.reportedAt ?? row?.openedAt ?? null };
       })
       // Whoever has watched least is whom one looks for.
-      .sort((a, b) => (a.share ?? -1) - (b.share ?? -1) || a.name.localeCompare(b.name)),
+      .sort((a, b) => (a.share ?? -1) - (b.share ?? -1) || byName(a.name, b.name)),
   };
 }

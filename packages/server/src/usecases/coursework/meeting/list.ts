@@ -1,7 +1,7 @@
 /** The list of who was at a meeting: said by staff, one or all at once, each built on what stood there. */
 import { randomBytes } from 'node:crypto';
 import type { AttendanceAnswer, SayAttended } from '@itinerary/contract';
-import { isAttending, ownPlan } from '@itinerary/core';
+import { isAttending, ownPlan, byName } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { codeOf } from '@itinerary/core/people';
 import { AttendanceCodeRow, AttendanceRow, PersonRow } from '../../../db/entities.ts';
@@ -48,7 +48,7 @@ export async function attendance(
           at: row?.at ?? null,
         };
       })
-      .sort((a, b) => a.name.localeCompare(b.name)),
+      .sort((a, b) => byName(a.name, b.name)),
     groups: groupsAmong(course, learners),
     code: code === null || code.until <= now ? null : { code: code.code, until: code.until },
     now,

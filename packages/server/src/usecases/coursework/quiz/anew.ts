@@ -1,7 +1,7 @@
 /** Judging all attempts anew after a question has been mended: who it moves is shown first, and exactly that is then done. */
 import { createHash } from 'node:crypto';
 import type { AnewAnswer } from '@itinerary/contract';
-import { judgeAnew, standingOf, toNumber } from '@itinerary/core';
+import { judgeAnew, standingOf, toNumber, byName } from '@itinerary/core';
 import type { Course, JudgedAnswer } from '@itinerary/core';
 import { PersonRow, QuizAnswerRow, QuizAttemptRow } from '../../../db/entities.ts';
 import { groupBy } from '../../../db/group-by.ts';
@@ -69,7 +69,7 @@ export async function lookAnew(
     people: people
       .map(({ id, name }) => ({ person: id, name, from: standing(id, false), to: standing(id, true) }))
       .filter(({ from, to }) => from?.points !== to?.points || from?.share !== to?.share)
-      .sort((a, b) => a.name.localeCompare(b.name)),
+      .sort((a, b) => byName(a.name, b.name)),
   };
 }
 

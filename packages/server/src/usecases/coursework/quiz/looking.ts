@@ -1,6 +1,6 @@
 /** What staff see of a quiz: who stands where, and how each question went. */
 import type { QuizListAnswer } from '@itinerary/contract';
-import { figuresOf, questionsOf, standingOf, toNumber, worthOf } from '@itinerary/core';
+import { figuresOf, questionsOf, standingOf, toNumber, worthOf, byName } from '@itinerary/core';
 import type { Course, JudgedAnswer, Quiz } from '@itinerary/core';
 import { PersonRow, QuizAttemptRow, QuizMarkRow } from '../../../db/entities.ts';
 import { groupBy } from '../../../db/group-by.ts';
@@ -105,8 +105,7 @@ export async function quizList(
     // Whoever has taken it stays in sight, though it is no longer for them.
     .filter((one) => one.attempts.length > 0 || isFor(one.groups))
     .sort(
-      (a, b) =>
-        Number(a.attempts.length === 0) - Number(b.attempts.length === 0) || a.name.localeCompare(b.name),
+      (a, b) => Number(a.attempts.length === 0) - Number(b.attempts.length === 0) || byName(a.name, b.name),
     );
   return {
     item: { id: quiz.id, title: quiz.title, total: quiz.total ?? worth.points, passAt: quiz.passAt },

@@ -1,5 +1,5 @@
 /** Threads and posts as somebody reads them. */
-import { likened } from '@itinerary/core';
+import { likened, byName } from '@itinerary/core';
 import { POSTS_A_PAGE } from '@itinerary/contract';
 import type { TalkAnswer, ThreadAnswer, WhoPosted } from '@itinerary/contract';
 import type { Course } from '@itinerary/core';
@@ -272,6 +272,6 @@ export async function whoPosted(em: EntityManager, course: Course, itemId: strin
         lastAt: by.get(person)?.last_at ?? null,
       }))
       // Whoever has not posted is whom one looks for.
-      .sort((a, b) => Number(a.posts > 0) - Number(b.posts > 0) || a.name.localeCompare(b.name)),
+      .sort((a, b) => Number(a.posts > 0) - Number(b.posts > 0) || byName(a.name, b.name)),
   };
 }
