@@ -5,7 +5,7 @@ import pg from 'pg';
 import { pino } from 'pino';
 import type { Config } from './config/config.ts';
 import type { Database } from './db/orm.ts';
-import { connect, migrate } from './db/orm.ts';
+import { BOUNDS, connect, migrate } from './db/orm.ts';
 import { diskStore } from './files/file-store.ts';
 import { openPieces } from './files/pieces.ts';
 import { tidyFiles } from './usecases/files/tidy.ts';
@@ -35,7 +35,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const log = pino({ level: config.logLevel });
   const database = await connect(config.databaseUrl);
   await migrate(database);
-  const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5 });
+  const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...BOUNDS });
   // An idle connection that breaks must not end the process; the next query opens another.
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
   const notices = openNotices(config.databaseUrl, log);

@@ -3,6 +3,7 @@ import { ITEM_KINDS } from '@itinerary/core';
 import { runMigrations } from 'graphile-worker';
 import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
+import pg from 'pg';
 import { ENTITIES } from './entities.ts';
 import { Migration0001 } from './migrations/early/migration-0001.ts';
 import { Migration0002 } from './migrations/early/migration-0002.ts';
@@ -62,7 +63,21 @@ export const MIGRATIONS = [
   { name: '0025-progress', class: Migration0025 },
 ];
 
-export async function connect(databaseUrl: string): Promise<Database> {
+/**
+ * Nobody waits for what does not come: for a connection, for a row that somebody else holds, for an answer; and whoever
+ * stops in the middle of a change is let go, so that others do not wait for them. In milliseconds.
+ */
+export const BOUNDS = {
+  connectionTimeoutMillis: 3_000,
+  lock_timeout: 5_000,
+  statement_timeout: 30_000,
+  idle_in_transaction_session_timeout: 20_000,
+};
+
+export async function connect(
+  databaseUrl: string,
+  bounds: Partial<typeof BOUNDS> = BOUNDS,
+): Promise<Database> {
   return MikroORM.init({
     entities: ENTITIES,
     clientUrl: databaseUrl,
@@ -74,22 +89,65 @@ export async function connect(databaseUrl: string): Promise<Database> {
       transactional: true,
     },
     schemaGenerator: { skipTables: ['session', 'attempt', 'node_kind'] },
-    pool: { min: 0, max: 10 },
-    driverOptions: { connection: { application_name: 'itinerary' } },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 6_000 },
+    driverOptions: { connection: { application_name: 'itinerary', ...bounds } },
     // What goes wrong is thrown, and logged where it is caught.
     logger: () => undefined,
     discovery: { warnWhenNoEntities: false },
   });
 }
 
-/** Brings the tables up to this release, and the kinds that core knows into theirs. Forward only. */
+/** So that of several that begin at once one brings the tables up to date, and the others wait for that. */
+const ONE_AT_A_TIME = 4_600_027;
+
+/**
+ * Brings the tables up to this release, and the kinds that core knows into theirs. Forward only.
+ *
+ * @throws Error where the database is of a later release
+ */
 export async function migrate(database: Database): Promise<void> {
-  await database.getMigrator().up();
-  // The queue of jobs has tables of its own, which its library keeps.
-  await runMigrations({ connectionString: String(database.config.get('clientUrl')) });
-  await database.em
-    .getConnection()
-    .execute('insert into node_kind select jsonb_array_elements_text(?::jsonb) on conflict do nothing', [
-      JSON.stringify(['section', ...ITEM_KINDS]),
-    ]);
+  const connectionString = String(database.config.get('clientUrl'));
+  // A connection of its own: it holds the lock however often the others come and go.
+  const holder = new pg.Client({ connectionString, application_name: 'itinerary-migrations' });
+  await holder.connect();
+  try {
+    await holder.query('select pg_advisory_lock($1)', [ONE_AT_A_TIME]);
+    await mustBeKnown(holder);
+    await bringUp(database, connectionString);
+    // The queue of jobs has tables of its own, which its library keeps.
+    await runMigrations({ connectionString });
+    await holder.query(
+      'insert into node_kind select jsonb_array_elements_text($1::jsonb) on conflict do nothing',
+      [JSON.stringify(['section', ...ITEM_KINDS])],
+    );
+  } finally {
+    // The lock goes with it.
+    await holder.end();
+  }
+}
+
+/** A table with very much in it takes the time that it takes. */
+async function bringUp(database: Database, connectionString: string): Promise<void> {
+  if ((await database.getMigrator().getPendingMigrations()).length === 0) return;
+  const unbounded = await connect(connectionString, {});
+  try {
+    await unbounded.getMigrator().up();
+  } finally {
+    await unbounded.close(true);
+  }
+}
+
+/** What this release does not know it would read wrongly, and write over. */
+async function mustBeKnown(client: pg.Client): Promise<void> {
+  const there = await client.query<{ is: boolean }>(
+    `select to_regclass('mikro_orm_migrations') is not null as is`,
+  );
+  if (there.rows[0]?.is !== true) return;
+  const { rows } = await client.query<{ name: string }>('select name from mikro_orm_migrations order by id');
+  const known = new Set<string>(MIGRATIONS.map(({ name }) => name));
+  const later = rows.map(({ name }) => name).filter((name) => !known.has(name));
+  if (later.length === 0) return;
+  throw new Error(
+    `The database is of a later release than this one: it has been brought to ${String(later.at(-1))}, and this release knows it up to ${String(MIGRATIONS.at(-1)?.name)}. Start that later release, or bring back what was kept before it.`,
+  );
 }

@@ -76,6 +76,9 @@ function shorten(error: FieldProblem): FieldProblem {
   return text.length <= MOST_SHOWN ? error : { ...error, value: `${text.slice(0, MOST_SHOWN)}…` };
 }
 
+/** In seconds: when it may be tried again. */
+const SOON_S = 2;
+
 /** Errors that drivers and middleware throw, by what they say of themselves. */
 function toFailure(error: unknown): Failure | null {
   if (error instanceof Failure) return error;
@@ -96,8 +99,17 @@ function toFailure(error: unknown): Failure | null {
   // Whatever the readers of requests found wrong with one: what they say of it can name what is theirs alone.
   if (isUnreadable(error))
     return new Failure('bad_input', 'The request cannot be read as what it says it is');
+  // Somebody else holds what it is about (lock_not_available), or it took too long (query_canceled).
+  if (code === '55P03' || code === '57014') {
+    return new Failure(
+      'busy',
+      'Somebody else is changing the same just now; try again in a moment',
+      [],
+      SOON_S,
+    );
+  }
   if (isConnectionLoss(code, error.message)) {
-    return new Failure('database_away', 'The database does not answer; nothing was saved, try again');
+    return new Failure('database_away', 'The database does not answer; try again in a moment', [], SOON_S);
   }
   // What breaks a rule of the database (PostgreSQL's class 23) will break it however often it is sent.
   if (code !== undefined && /^23...$/.test(code)) {
@@ -112,10 +124,11 @@ function isUnreadable(error: Error): boolean {
   return typeof status === 'number' && status >= 400 && status < 500;
 }
 
-/** Socket errors, and PostgreSQL's classes 08 (connection) and 57P (shutdown). */
+/** Socket errors, and PostgreSQL's classes 08 (connection), 57P (shutdown), and 25P03 (let go, having stopped in the middle). */
 function isConnectionLoss(code: string | undefined, message: string): boolean {
-  if (code !== undefined && /^(ECONN(REFUSED|RESET)|EPIPE|ETIMEDOUT|08...|57P0.)$/.test(code)) return true;
-  return /Connection terminated|Connection ended|Timeout acquiring a connection|not queryable|client has encountered a connection error/i.test(
+  if (code !== undefined && /^(ECONN(REFUSED|RESET)|EPIPE|ETIMEDOUT|08...|57P0.|25P03)$/.test(code))
+    return true;
+  return /Connection terminated|Connection ended|Timeout acquiring a connection|timeout expired|timeout exceeded when trying to connect|not queryable|client has encountered a connection error/i.test(
     message,
   );
 }
@@ -128,7 +141,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     }
     const failure = toFailure(error);
     if (failure === null) log.error({ err: error }, 'request failed');
-    sendProblem(response, failure ?? new Failure('internal', 'The request failed; nothing was saved'));
+    sendProblem(response, failure ?? new Failure('internal', 'The request failed on our side'));
   };
 }
 
@@ -136,7 +149,7 @@ const FIXED = JSON.stringify({
   type: 'urn:itinerary:problem:internal',
   title: TITLE.internal,
   status: STATUS.internal,
-  detail: 'The request failed; nothing was saved',
+  detail: 'The request failed on our side',
   code: 'internal',
 } satisfies Problem);
 

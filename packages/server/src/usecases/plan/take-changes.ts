@@ -20,6 +20,7 @@ import {
   codeRefusal,
   mayTake,
 } from './change-checks.ts';
+import { openTurns } from '../../lanes/turns.ts';
 import type { Cleaning } from '../../text/cleaning.ts';
 import { Failure } from '../failure.ts';
 import { admitTexts, renameTexts } from './new-texts.ts';
@@ -43,6 +44,8 @@ export interface Taking {
 
 type Refused = Refusal | ServerRefusal;
 
+const inTurn = openTurns('change this course');
+
 export async function takeChanges(
   { em, cleaning }: Taking,
   courseId: string,
@@ -54,7 +57,7 @@ export async function takeChanges(
   const refused: { id: string; refusal: Refused }[] = [];
   for (const sent of request.changes) {
     const change = { ...sent, edits: [...renameTexts(sent.edits, texts.renamed)] };
-    const refusal = await takeOne(em.fork(), courseId, author, change, texts, now);
+    const refusal = await inTurn(courseId, () => takeOne(em.fork(), courseId, author, change, texts, now));
     if (refusal !== null) refused.push({ id: change.id, refusal });
   }
   const renamed = Object.fromEntries([...texts.renamed].filter(([sent, kept]) => sent !== kept));

@@ -119,9 +119,9 @@ export default {
     cannot_hand_in: 'It cannot be handed in now. Look at why below.',
     changed_elsewhere: 'It has been changed in another window, or by somebody else. Load it again.',
     cannot_choose: 'This group cannot be chosen: it is full, it is gone, or it is too late.',
-    busy: 'Very much is asked for just now. Nothing was saved; try again in a moment.',
-    database_away: 'The database does not answer. Nothing was saved; try again.',
-    internal: 'Something broke on our side. Nothing was saved; try again.',
+    busy: 'Very much is asked for just now; try again in a moment.',
+    database_away: 'The database does not answer. Whether it was saved is not known; try again.',
+    internal: 'Something broke on our side. Whether it was saved is not known; try again.',
     unreachable: 'No answer from the server. Nothing was lost; try again.',
   },
   registry: {

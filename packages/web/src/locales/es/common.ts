@@ -119,9 +119,9 @@ export default {
     changed_elsewhere: 'Se ha cambiado en otra ventana, o por otra persona. Vuelve a cargarlo.',
     cannot_choose: 'Este grupo no se puede elegir: está lleno, ya no existe o es tarde.',
     too_often: 'Han sido muchas veces en poco tiempo. Inténtalo dentro de unos minutos.',
-    busy: 'Ahora mismo hay muchísimas peticiones. No se ha guardado nada; inténtalo dentro de un momento.',
-    database_away: 'La base de datos no responde. No se ha guardado nada; inténtalo de nuevo.',
-    internal: 'Algo ha fallado por nuestra parte. No se ha guardado nada; inténtalo de nuevo.',
+    busy: 'Ahora mismo hay muchísimas peticiones; inténtalo dentro de un momento.',
+    database_away: 'La base de datos no responde. No se sabe si se ha guardado; inténtalo de nuevo.',
+    internal: 'Algo ha fallado por nuestra parte. No se sabe si se ha guardado; inténtalo de nuevo.',
     unreachable: 'El servidor no responde. No se ha perdido nada; inténtalo de nuevo.',
   },
   registry: {

@@ -120,9 +120,9 @@ export default {
     cannot_hand_in: 'Ce ne peut pas être remis maintenant. Voyez pourquoi plus bas.',
     changed_elsewhere: 'Cela a été modifié dans une autre fenêtre, ou par quelqu’un d’autre. Rechargez.',
     cannot_choose: 'Ce groupe ne peut être choisi : il est plein, il n’existe plus, ou il est trop tard.',
-    busy: 'Les demandes sont très nombreuses en ce moment. Rien n’a été enregistré ; réessayez dans un instant.',
-    database_away: 'La base de données ne répond pas. Rien n’a été enregistré ; réessayez.',
-    internal: 'Quelque chose s’est cassé chez nous. Rien n’a été enregistré ; réessayez.',
+    busy: 'Les demandes sont très nombreuses en ce moment ; réessayez dans un instant.',
+    database_away: 'La base de données ne répond pas. On ne sait pas si c’est enregistré ; réessayez.',
+    internal: 'Quelque chose s’est cassé chez nous. On ne sait pas si c’est enregistré ; réessayez.',
     unreachable: 'Pas de réponse du serveur. Rien n’est perdu ; réessayez.',
   },
   registry: {
