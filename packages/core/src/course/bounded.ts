@@ -1,6 +1,6 @@
 /** What is kept in memory because it took work to find out, and of which there may be more than there is room for. */
 export class Bounded<Value> {
-  private readonly values = new Map<string, Value>();
+  private readonly values = new Map<string, { readonly value: Value; readonly weight: number }>();
   private weight = 0;
 
   /**
@@ -17,30 +17,31 @@ export class Bounded<Value> {
   }
 
   get(key: string): Value | undefined {
-    return this.values.get(key);
+    return this.values.get(key)?.value;
   }
 
   /** Puts it there, or puts it last in the order in which they go. */
   set(key: string, value: Value): void {
     this.drop(key);
-    this.values.set(key, value);
-    this.weight += this.weigh(value);
+    const weight = this.weigh(value);
+    this.values.set(key, { value, weight });
+    this.weight += weight;
     // The last one stays, however much it weighs: it has been made.
     while (this.weight > this.most && this.values.size > 1)
       this.drop(this.values.keys().next().value as string);
   }
 
   private drop(key: string): void {
-    const value = this.values.get(key);
-    if (value === undefined) return;
+    const there = this.values.get(key);
+    if (there === undefined) return;
     this.values.delete(key);
-    this.weight -= this.weigh(value);
+    this.weight -= there.weight;
   }
 
   /** What is kept under the key, or what `make` makes of it. */
   orElse(key: string, make: () => Value): Value {
     const found = this.values.get(key);
-    if (found !== undefined) return found;
+    if (found !== undefined) return found.value;
     const value = make();
     this.set(key, value);
     return value;

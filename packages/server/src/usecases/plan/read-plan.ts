@@ -7,7 +7,7 @@ import { TextRow } from '../../db/entities.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { passphraseState } from '../access/passphrase.ts';
-import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
+import { countsOf } from '../access/counts.ts';
 import { doorFacts } from '../joining/door.ts';
 import type { Outside } from '../joining/door.ts';
 import { nothingHere } from '../nothing-here.ts';
@@ -24,11 +24,10 @@ export async function readPlan(
 ): Promise<DeepReadonly<PlanAnswer>> {
   return {
     course,
+    ...(await countsOf(em, course.id)),
+    // Of the course that is sent, whatever has been changed since.
     seq: row.seq,
-    learners: await countLearners(em, course.id),
-    places: await countPlaces(em, course.id),
     passphrase: await passphraseState(em, course.id),
-    groupSizes: await groupSizes(em, course.id),
     texts: Object.fromEntries(await factsOfTexts(em, course.id)),
     face: faceFacts(around),
     door: await doorFacts(em, course, outside, now),

@@ -6,10 +6,10 @@
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ChangesAnswer, ChangesRequest, ServerRefusal } from '@itinerary/contract';
 import { applyChange } from '@itinerary/core';
-import type { Change, DeepReadonly, Refusal, TakenChange, Viewer } from '@itinerary/core';
+import type { Change, DeepReadonly, Edit, Refusal, TakenChange, Viewer } from '@itinerary/core';
 import { keepChanged, lockedCourse } from '../../db/kept-courses.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
-import { ChangeRow, CourseRow, PersonRow } from '../../db/entities.ts';
+import { ChangeRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import {
@@ -19,7 +19,9 @@ import {
   checkTexts,
   codeRefusal,
   mayTake,
+  namesContent,
 } from './change-checks.ts';
+import { countsOf } from '../access/counts.ts';
 import { openTurns } from '../../lanes/turns.ts';
 import type { Cleaning } from '../../text/cleaning.ts';
 import { Failure } from '../failure.ts';
@@ -29,7 +31,6 @@ import { writeChange } from './own-change.ts';
 import { factsOfTexts } from './texts.ts';
 import { keepEarned } from '../progress/moves.ts';
 import { announce } from '../../db/announce.ts';
-import { countLearners, countPlaces, groupSizes } from '../access/viewer.ts';
 
 export interface Author {
   readonly person: Person;
@@ -129,8 +130,7 @@ async function takenSince(
   person: Person,
   since: number,
 ): Promise<DeepReadonly<Omit<ChangesAnswer, 'refused' | 'renamed'>>> {
-  const row = await em.findOne(CourseRow, { id: courseId }, { fields: ['seq'] });
-  const seq = row?.seq ?? 0;
+  const { seq, ...counts } = await countsOf(em, courseId);
   if (since > seq) {
     throw new Failure(
       'out_of_step',
@@ -138,33 +138,28 @@ async function takenSince(
     );
   }
   // Up to `seq` and no further, so that the answer is one state of the course.
-  const changes = await em.find(
-    ChangeRow,
-    { courseId, seq: { $gt: since, $lte: seq } },
-    { orderBy: { seq: 'asc' } },
+  const rows = await em.execute<TakenRow[]>(
+    `select change.seq, change.id, edits, undoes, author_id as "author", person.name
+     from change left join person on person.id = change.author_id
+     where course_id = ? and change.seq > ? and change.seq <= ? order by change.seq`,
+    [courseId, since, seq],
   );
-  const authors = await em.find(PersonRow, {
-    id: { $in: [...new Set(changes.map(({ authorId }) => authorId))] },
-  });
-  const names = new Map(authors.map(({ id, name }) => [id, name]));
-  const taken = changes.map((change): TakenChange => ({
-    seq: change.seq,
-    change: {
-      id: change.id,
-      edits: change.edits,
-      ...(change.undoes === null ? {} : { undoes: change.undoes }),
-    },
-    author: names.get(change.authorId) ?? '',
-    mine: change.authorId === person.id,
+  const taken = rows.map((row): TakenChange => ({
+    seq: row.seq,
+    change: { id: row.id, edits: row.edits, ...(row.undoes === null ? {} : { undoes: row.undoes }) },
+    author: row.name ?? '',
+    mine: row.author === person.id,
   }));
-  return {
-    seq,
-    taken,
-    texts: await factsNamed(em, courseId, taken),
-    learners: await countLearners(em, courseId),
-    places: await countPlaces(em, courseId),
-    groupSizes: await groupSizes(em, courseId),
-  };
+  return { seq, taken, texts: await factsNamed(em, courseId, taken), ...counts };
+}
+
+interface TakenRow {
+  readonly seq: number;
+  readonly id: string;
+  readonly edits: Edit[];
+  readonly undoes: string | null;
+  readonly author: string;
+  readonly name: string | null;
 }
 
 /** Of the texts that these changes name: for whoever did not write them. */
@@ -173,7 +168,7 @@ async function factsNamed(
   courseId: string,
   taken: readonly TakenChange[],
 ): Promise<ChangesAnswer['texts']> {
-  if (taken.length === 0) return {};
+  if (!taken.some(({ change }) => namesContent(change))) return {};
   const named = JSON.stringify(taken);
   return Object.fromEntries([...(await factsOfTexts(em, courseId))].filter(([hash]) => named.includes(hash)));
 }
