@@ -1,26 +1,13 @@
 // `npm run -s course -- export CODE | import FILE | plan FILE`: the course file on the command line.
 import { join } from 'node:path';
 import { buildCli, buildServer } from './lib/build.mjs';
-import { CLUSTER, DATABASE, demoDatabase } from './lib/demo-database.mjs';
+import { withDatabase } from './lib/demo-database.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { CLI_DIST, DATA, ROOT, SERVER_DIST } from './lib/paths.mjs';
-import { runningPostgres } from './lib/postgres.mjs';
 import { command, needNode } from './lib/processes.mjs';
 import { run } from './lib/say.mjs';
 
 const NEEDS_DATABASE = new Set(['export', 'import']);
-
-/** DATABASE_URL, or the demo's database: the running one, or one started for the occasion. */
-async function withDatabase(use) {
-  const running = process.env.DATABASE_URL === undefined ? runningPostgres(CLUSTER) : null;
-  if (running !== null) return use(running(DATABASE));
-  const database = await demoDatabase();
-  try {
-    return await use(database.url);
-  } finally {
-    await database.stop();
-  }
-}
 
 await run(async () => {
   needNode();

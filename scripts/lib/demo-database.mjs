@@ -1,5 +1,5 @@
 // The database of the demo: DATABASE_URL, or a PostgreSQL of our own under .data/.
-import { startPostgres } from './postgres.mjs';
+import { runningPostgres, startPostgres } from './postgres.mjs';
 import { say } from './say.mjs';
 
 export const DATABASE = 'itinerary';
@@ -18,4 +18,16 @@ export async function demoDatabase() {
     throw error;
   }
   return { url: postgres.url(DATABASE), stop: postgres.stop };
+}
+
+/** With DATABASE_URL, or the demo's database: the running one, or one started for the occasion. */
+export async function withDatabase(use) {
+  const running = process.env.DATABASE_URL === undefined ? runningPostgres(CLUSTER) : null;
+  if (running !== null) return use(running(DATABASE));
+  const database = await demoDatabase();
+  try {
+    return await use(database.url);
+  } finally {
+    await database.stop();
+  }
 }

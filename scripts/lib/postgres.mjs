@@ -30,6 +30,12 @@ function newestVersion() {
   return versions.sort((a, b) => Number(b) - Number(a))[0] ?? null;
 }
 
+/** Where a program of PostgreSQL's lies, of the newest version that is installed; installed first where there is none. */
+export async function postgresProgram(name) {
+  await ensureDebianPackage('postgresql', () => newestVersion() !== null, 'PostgreSQL');
+  return join(LIB, newestVersion(), 'bin', name);
+}
+
 /** Root may not run PostgreSQL; Debian's package brings the user postgres for it. */
 function unprivileged() {
   if (process.getuid?.() !== 0) return null;
