@@ -1,18 +1,18 @@
 /** Rows, as MikroORM maps them. The migrations own the tables; these only read and write them. */
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import { AccountKeyRow, CalendarFeedRow, LetterRow } from './account-entities.ts';
-import { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './institution-entities.ts';
+import { AccountKeyRow, CalendarFeedRow, LetterRow } from './entities/account.ts';
+import { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './entities/institution.ts';
 import {
   AttendanceCodeRow,
   AttendanceRow,
   FilmWatchRow,
   SurveyAnsweredRow,
   SurveyBatchRow,
-} from './meeting-entities.ts';
-import { PaymentRow } from './payment-entities.ts';
-import { DeedRow, ProgressRow } from './progress-entities.ts';
-import { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './quiz-entities.ts';
+} from './entities/meeting.ts';
+import { PaymentRow } from './entities/payment.ts';
+import { DeedRow, ProgressRow } from './entities/progress.ts';
+import { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './entities/quiz.ts';
 import {
   PostBeforeRow,
   PostDraftRow,
@@ -20,8 +20,8 @@ import {
   ThreadFollowRow,
   ThreadReadRow,
   ThreadRow,
-} from './talk-entities.ts';
-import { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './work-entities.ts';
+} from './entities/talk.ts';
+import { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './entities/work.ts';
 import {
   RegistryAnswerRow,
   RegistryFollowRow,
@@ -29,10 +29,10 @@ import {
   RegistryNewsRow,
   RegistryReadingRow,
   RegistryStandingRow,
-} from './registry-entities.ts';
-import { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
-import type { Language } from './joining-entities.ts';
-import { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
+} from './entities/registry.ts';
+import { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './entities/joining.ts';
+import type { Language } from './entities/joining.ts';
+import { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './entities/member.ts';
 import type {
   CourseNode,
   CourseState,
@@ -234,8 +234,8 @@ export type CourseRecord = InferEntity<typeof CourseRow>;
 export type RemarkRecord = InferEntity<typeof RemarkRow>;
 export type NodeRecord = InferEntity<typeof NodeRow>;
 
-export { AccountKeyRow, CalendarFeedRow, LetterRow } from './account-entities.ts';
-export type { AccountKeyRecord, LetterRecord } from './account-entities.ts';
+export { AccountKeyRow, CalendarFeedRow, LetterRow } from './entities/account.ts';
+export type { AccountKeyRecord, LetterRecord } from './entities/account.ts';
 export {
   RegistryAnswerRow,
   RegistryFollowRow,
@@ -243,21 +243,21 @@ export {
   RegistryNewsRow,
   RegistryReadingRow,
   RegistryStandingRow,
-} from './registry-entities.ts';
-export type { RegistryLinkRecord, RegistryQuestion } from './registry-entities.ts';
-export { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './institution-entities.ts';
-export type { HolidayRecord } from './institution-entities.ts';
+} from './entities/registry.ts';
+export type { RegistryLinkRecord, RegistryQuestion } from './entities/registry.ts';
+export { DepartmentRow, HolidayRow, InstitutionRow, TermRow } from './entities/institution.ts';
+export type { HolidayRecord } from './entities/institution.ts';
 export {
   AttendanceCodeRow,
   AttendanceRow,
   FilmWatchRow,
   SurveyAnsweredRow,
   SurveyBatchRow,
-} from './meeting-entities.ts';
-export { PaymentRow } from './payment-entities.ts';
-export { DeedRow, ProgressRow } from './progress-entities.ts';
-export type { ProgressRecord } from './progress-entities.ts';
-export { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './quiz-entities.ts';
+} from './entities/meeting.ts';
+export { PaymentRow } from './entities/payment.ts';
+export { DeedRow, ProgressRow } from './entities/progress.ts';
+export type { ProgressRecord } from './entities/progress.ts';
+export { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from './entities/quiz.ts';
 export {
   PostBeforeRow,
   PostDraftRow,
@@ -265,19 +265,19 @@ export {
   ThreadFollowRow,
   ThreadReadRow,
   ThreadRow,
-} from './talk-entities.ts';
-export { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './work-entities.ts';
-export type { PaymentRecord, PaymentState } from './payment-entities.ts';
-export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './joining-entities.ts';
+} from './entities/talk.ts';
+export { HandInForRow, HandInRow, MarkFileRow, MarkRow, WorkDraftRow, WorkNoteRow } from './entities/work.ts';
+export type { PaymentRecord, PaymentState } from './entities/payment.ts';
+export { HeldSeatRow, InvitationRow, JoinCodeRow, JoinRequestRow, WaitingRow } from './entities/joining.ts';
 export type {
   HeldSeatRecord,
   InvitationRecord,
   JoinRequestRecord,
   Language,
   WaitingRecord,
-} from './joining-entities.ts';
-export { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './member-entities.ts';
-export type { MemberListRecord, MemberRecord, StandingBefore, TouchedMember } from './member-entities.ts';
+} from './entities/joining.ts';
+export { MemberGroupRow, MemberListRow, MemberRow, PersonExceptionRow } from './entities/member.ts';
+export type { MemberListRecord, MemberRecord, StandingBefore, TouchedMember } from './entities/member.ts';
 
 export const ENTITIES = [
   RegistryAnswerRow,

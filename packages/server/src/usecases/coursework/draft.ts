@@ -3,7 +3,7 @@ import type { DraftBody } from '@itinerary/contract';
 import { fileFault } from '@itinerary/core';
 import type { Assignment, HandedFile } from '@itinerary/core';
 import { WorkDraftRow } from '../../db/entities.ts';
-import type { WorkDraftRecord } from '../../db/work-entities.ts';
+import type { WorkDraftRecord } from '../../db/entities/work.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import { workFor } from './taken-work.ts';

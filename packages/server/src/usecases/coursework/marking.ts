@@ -4,7 +4,7 @@ import type { LookedAtAnswer, MarkBody, WorkListAnswer } from '@itinerary/contra
 import { findNode, scoreOf, byName } from '@itinerary/core';
 import type { Course, HandedFile } from '@itinerary/core';
 import { HandInForRow, HandInRow, MarkFileRow, MarkRow, PersonRow, WorkNoteRow } from '../../db/entities.ts';
-import type { HandInRecord } from '../../db/work-entities.ts';
+import type { HandInRecord } from '../../db/entities/work.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import type { FileStore } from '../../files/file-store.ts';
 import { Failure } from '../failure.ts';

@@ -11,7 +11,7 @@ import {
   StoredFileRow,
   WorkDraftRow,
 } from '../../db/entities.ts';
-import type { HandInRecord } from '../../db/work-entities.ts';
+import type { HandInRecord } from '../../db/entities/work.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import type { FileStore } from '../../files/file-store.ts';
 import { toSend } from '../files/files.ts';

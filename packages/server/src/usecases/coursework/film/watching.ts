@@ -15,7 +15,7 @@ import {
 } from '@itinerary/core';
 import type { Course, Cue, Film, Run } from '@itinerary/core';
 import { FilmWatchRow } from '../../../db/entities.ts';
-import type { FilmWatchRecord } from '../../../db/meeting-entities.ts';
+import type { FilmWatchRecord } from '../../../db/entities/meeting.ts';
 import type { EntityManager } from '../../../db/orm.ts';
 import type { FileStore } from '../../../files/file-store.ts';
 import { Failure } from '../../failure.ts';

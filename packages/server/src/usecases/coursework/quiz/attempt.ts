@@ -4,7 +4,7 @@ import { beginFault, drawn, judgeAttempt, renamed, unnamed, worthOf } from '@iti
 import type { AskedQuestion, BeginFault, Quiz } from '@itinerary/core';
 import { QuizAnswerRow, QuizAttemptRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { QuizAnswerRecord, QuizAttemptRecord } from '../../../db/quiz-entities.ts';
+import type { QuizAnswerRecord, QuizAttemptRecord } from '../../../db/entities/quiz.ts';
 import { Failure } from '../../failure.ts';
 import { nothingHere } from '../../nothing-here.ts';
 import { lockWork, notNow } from '../draft.ts';

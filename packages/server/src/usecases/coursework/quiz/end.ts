@@ -4,7 +4,7 @@ import { attemptWords, judgeAttempt, punctualAt, standingOf, toNumber } from '@i
 import type { Course, Quiz, Viewer } from '@itinerary/core';
 import { PersonRow, QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { QuizAnswerRecord, QuizAttemptRecord } from '../../../db/quiz-entities.ts';
+import type { QuizAnswerRecord, QuizAttemptRecord } from '../../../db/entities/quiz.ts';
 import { keptCourse } from '../../../db/kept-courses.ts';
 import { addJob } from '../../../db/queue.ts';
 import { Failure } from '../../failure.ts';

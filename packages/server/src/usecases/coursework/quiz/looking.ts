@@ -5,7 +5,7 @@ import type { Course, JudgedAnswer, Quiz } from '@itinerary/core';
 import { PersonRow, QuizAttemptRow, QuizMarkRow } from '../../../db/entities.ts';
 import { groupBy } from '../../../db/group-by.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { QuizAttemptRecord, QuizMarkRecord } from '../../../db/quiz-entities.ts';
+import type { QuizAttemptRecord, QuizMarkRecord } from '../../../db/entities/quiz.ts';
 import { viewerOf } from '../../access/viewer.ts';
 import { listedMembers } from '../../members/members.ts';
 import { takenWork } from '../taken-work.ts';

@@ -22,7 +22,7 @@ import {
 import type { AskedQuestion, AttemptPoints, JudgedAnswer, Quiz } from '@itinerary/core';
 import { QuizAnswerRow, QuizAttemptRow, QuizMarkRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { QuizAnswerRecord, QuizAttemptRecord, QuizMarkRecord } from '../../../db/quiz-entities.ts';
+import type { QuizAnswerRecord, QuizAttemptRecord, QuizMarkRecord } from '../../../db/entities/quiz.ts';
 import type { FileStore } from '../../../files/file-store.ts';
 import type { FileToSend } from '../../files/files.ts';
 import { nothingHere } from '../../nothing-here.ts';

@@ -5,7 +5,7 @@ import { largestFile } from '@itinerary/core';
 import type { HandedFile } from '@itinerary/core';
 import { InstitutionRow, PostDraftRow, PostRow, ThreadRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { PostDraftRecord } from '../../../db/talk-entities.ts';
+import type { PostDraftRecord } from '../../../db/entities/talk.ts';
 import { Failure } from '../../failure.ts';
 import { nothingHere } from '../../nothing-here.ts';
 import { lockWork, mustBeOn } from '../draft.ts';

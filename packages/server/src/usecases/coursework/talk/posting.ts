@@ -3,7 +3,7 @@ import type { LeadThread } from '@itinerary/contract';
 import { likened } from '@itinerary/core';
 import { PersonRow, PostBeforeRow, PostRow, ThreadRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { PostRecord } from '../../../db/talk-entities.ts';
+import type { PostRecord } from '../../../db/entities/talk.ts';
 import type { Cleaning } from '../../../text/cleaning.ts';
 import { plainText } from '../../../text/plain-text.ts';
 import { FOLDED } from '../../../text/read-texts.ts';

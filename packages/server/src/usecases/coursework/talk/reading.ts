@@ -5,7 +5,7 @@ import type { TalkAnswer, ThreadAnswer, WhoPosted } from '@itinerary/contract';
 import type { Course } from '@itinerary/core';
 import { MemberRow, PostRow, ThreadFollowRow, ThreadReadRow, ThreadRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { PostRecord, ThreadRecord } from '../../../db/talk-entities.ts';
+import type { PostRecord, ThreadRecord } from '../../../db/entities/talk.ts';
 import type { FileStore } from '../../../files/file-store.ts';
 import type { FileToSend } from '../../files/files.ts';
 import { FOLDED } from '../../../text/read-texts.ts';

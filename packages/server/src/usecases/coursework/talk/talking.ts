@@ -3,7 +3,7 @@ import { findNode, groupWorkOf, hasRight, mayWith } from '@itinerary/core';
 import type { Course, Discussion, InGroup, Viewer } from '@itinerary/core';
 import { PostRow } from '../../../db/entities.ts';
 import type { EntityManager } from '../../../db/orm.ts';
-import type { ThreadRecord } from '../../../db/talk-entities.ts';
+import type { ThreadRecord } from '../../../db/entities/talk.ts';
 import { Failure } from '../../failure.ts';
 import { nothingHere } from '../../nothing-here.ts';
 import { itemFor } from '../taken-work.ts';

@@ -1,8 +1,8 @@
 /** Rows of letters, and of the keys by which accounts are made and passwords set anew. The migrations own the tables. */
-import type { LetterFacts, LetterKind } from '../mail/letters.ts';
+import type { LetterFacts, LetterKind } from '../../mail/letters.ts';
 import { defineEntity } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import type { Language } from './joining-entities.ts';
+import type { Language } from './joining.ts';
 
 export const LetterRow = defineEntity({
   name: 'LetterRow',
