@@ -33,6 +33,8 @@ export async function secondServer(
   const port = again === undefined ? await freePort() : Number(new URL(again.url).port);
   const env = { ...process.env, PORT: String(port), ITINERARY_NOW: now, ITINERARY_CLOCK: clock };
   const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit', 'ipc'] });
+  // A test that fails stops nothing: then it goes with the process that has run the test.
+  process.once('exit', () => child.kill('SIGKILL'));
   await new Promise<void>((resolve, reject) => {
     child.once('exit', (code) => reject(new Error(`the second server ended with ${String(code)}`)));
     child.stdout?.on('data', (said: Buffer) => {

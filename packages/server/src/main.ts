@@ -4,6 +4,8 @@ import { readConfig } from './config/config.ts';
 import { startServer } from './server.ts';
 import type { RunningServer } from './server.ts';
 
+const LAST_MS = 10_000;
+
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const running = await startServer(config);
@@ -29,6 +31,8 @@ process.on('unhandledRejection', (error) => {
 function stopOn(signals: readonly NodeJS.Signals[], running: RunningServer): void {
   for (const signal of signals) {
     process.once(signal, () => {
+      // What is on its way gets its end; what does not come to one, because the database is away, keeps nobody.
+      setTimeout(() => process.exit(1), LAST_MS).unref();
       void running.stop().then(() => process.exit(0));
     });
   }

@@ -5,6 +5,7 @@
  */
 import { expect, jest, test } from '@jest/globals';
 import { config } from '@vue/test-utils';
+import { findings } from '@itinerary/core';
 import type { Course, Finding } from '@itinerary/core';
 import { nextTick } from 'vue';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
@@ -49,3 +50,26 @@ test('one that brings nothing is, and does what it says', async () => {
   await press.trigger('click');
   expect(plan.found.map(({ rule }) => rule)).not.toContain('empty_item');
 });
+
+test.each([
+  ['en', '2026-11-28', '2026-11-09', 'has begun already, on Mon 9 Nov'],
+  ['en', '2027-02-20', '2027-01-05', 'are over: they ended on Mon 1 Feb'],
+  ['es', '2026-11-28', '2026-11-09', 'ya ha empezado'],
+  ['es', '2027-02-20', '2027-01-05', 'han pasado'],
+  ['fr', '2026-11-28', '2026-11-09', 'a déjà commencé'],
+  ['fr', '2027-02-20', '2027-01-05', 'sont passées'],
+  ['ar', '2026-11-28', '2026-11-09', 'بدأ المقرر من قبل'],
+  ['ar', '2027-02-20', '2027-01-05', 'انقضت تواريخ المقرر'],
+] as const)(
+  'of a course of four weeks, in %s on %s, first day %s: %s',
+  async (locale, today, firstDay, said) => {
+    const small = smallCourse();
+    const course = { ...small, dates: { ...small.dates, firstDay, weeks: 4, zone: 'UTC' } };
+    const found = findings(course, { moment: `${today}T12:00:00Z`, learners: 1, term: null });
+    const finding = found.find(({ rule }) => rule === 'dates_past') as Finding;
+    at.server.course = course;
+    await usePlan().open('course');
+    config.global.provide = { [SETUP_ACTS as symbol]: {} };
+    expect(show(FindingLine, { pinia: at.pinia, props: { finding }, locale }).text()).toContain(said);
+  },
+);

@@ -20,7 +20,7 @@ export const datesPast: Rule = {
     return {
       severity: lastDay < today ? 'blocker' : 'advice',
       field: 'firstDay',
-      values: { firstDay, lastDay, moved, over: lastDay < today ? 1 : 0 },
+      values: { firstDay, lastDay, moved, variant: lastDay < today ? 'over' : '' },
       cure: [setDates(course, 'firstDay', moved), ...lastDayAlong(course, firstDay, moved)],
     };
   },

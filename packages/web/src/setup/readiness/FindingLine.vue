@@ -44,7 +44,7 @@ const values = computed(() =>
     }),
   ),
 );
-const count = computed(() => Number(props.finding.values['count'] ?? props.finding.values['over'] ?? 1));
+const count = computed(() => Number(props.finding.values['count'] ?? 1));
 /** Some rules have more than one sentence: the variant says which. */
 const sentences = computed(() => {
   const { rule, values: given } = props.finding;

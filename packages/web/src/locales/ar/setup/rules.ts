@@ -16,9 +16,14 @@ export default {
     cure: 'ابدأ في {moved}',
   },
   dates_past: {
-    what: 'بدأ المقرر من قبل، في {firstDay} | انقضت تواريخ المقرر: انتهت في {lastDay}',
-    why: 'سيأتي المتعلمون متأخرين. | قد تكون تواريخ دورة سابقة.',
-    cure: 'ابدأ في {moved} | ابدأ في {moved}',
+    what: 'بدأ المقرر من قبل، في {firstDay}',
+    why: 'سيأتي المتعلمون متأخرين.',
+    cure: 'ابدأ في {moved}',
+  },
+  dates_past_over: {
+    what: 'انقضت تواريخ المقرر: انتهت في {lastDay}',
+    why: 'قد تكون تواريخ دورة سابقة.',
+    cure: 'ابدأ في {moved}',
   },
   spare_weeks: {
     what: 'الأسبوع {first} بلا قسم | {count} من الأسابيع بلا أقسام، من الأسبوع {first}',

@@ -16,9 +16,14 @@ export default {
     cure: 'Begin on {moved}',
   },
   dates_past: {
-    what: 'The course has begun already, on {firstDay} | The course’s dates are over: they ended on {lastDay}',
-    why: 'Learners would come in late. | They may be those of an earlier run.',
-    cure: 'Begin on {moved} | Begin on {moved}',
+    what: 'The course has begun already, on {firstDay}',
+    why: 'Learners would come in late.',
+    cure: 'Begin on {moved}',
+  },
+  dates_past_over: {
+    what: 'The course’s dates are over: they ended on {lastDay}',
+    why: 'They may be those of an earlier run.',
+    cure: 'Begin on {moved}',
   },
   spare_weeks: {
     what: 'Week {first} has no section | {count} weeks have no section, from week {first} on',

@@ -16,9 +16,14 @@ export default {
     cure: 'Empezar el {moved}',
   },
   dates_past: {
-    what: 'El curso ya ha empezado, el {firstDay} | Las fechas del curso han pasado: terminó el {lastDay}',
-    why: 'Los estudiantes llegarían tarde. | Quizá sean las de una edición anterior.',
-    cure: 'Empezar el {moved} | Empezar el {moved}',
+    what: 'El curso ya ha empezado, el {firstDay}',
+    why: 'Los estudiantes llegarían tarde.',
+    cure: 'Empezar el {moved}',
+  },
+  dates_past_over: {
+    what: 'Las fechas del curso han pasado: terminó el {lastDay}',
+    why: 'Quizá sean las de una edición anterior.',
+    cure: 'Empezar el {moved}',
   },
   spare_weeks: {
     what: 'La semana {first} no tiene sección | {count} semanas no tienen sección, desde la semana {first}',

@@ -16,9 +16,14 @@ export default {
     cure: 'Commencer le {moved}',
   },
   dates_past: {
-    what: 'Le cours a déjà commencé, le {firstDay} | Les dates du cours sont passées : elles ont fini le {lastDay}',
-    why: 'Les participants arriveraient en retard. | Ce sont peut-être celles d’une session précédente.',
-    cure: 'Commencer le {moved} | Commencer le {moved}',
+    what: 'Le cours a déjà commencé, le {firstDay}',
+    why: 'Les participants arriveraient en retard.',
+    cure: 'Commencer le {moved}',
+  },
+  dates_past_over: {
+    what: 'Les dates du cours sont passées : elles ont fini le {lastDay}',
+    why: 'Ce sont peut-être celles d’une session précédente.',
+    cure: 'Commencer le {moved}',
   },
   spare_weeks: {
     what: 'La semaine {first} n’a pas de section | {count} semaines n’ont pas de section, à partir de la semaine {first}',
