@@ -245,7 +245,7 @@ test('what is new is counted until it has been read; comments are said, taken aw
   const line = (subject: string) => page.getByRole('main').getByRole('listitem').filter({ hasText: subject });
   await expect(line('Written ahead')).toContainText('Written ahead');
   await expect(line('Written ahead')).toContainText('from Sat 20 Feb on');
-  await expect(line('Being written')).toContainText('Being written');
+  await expect(line('Being written')).toContainText('Draft');
   // And the timeline shows the day on which each appears, but for what is still being written.
   const news = page
     .getByRole('list', { name: 'Days on which an announcement appears' })

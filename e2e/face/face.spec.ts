@@ -163,7 +163,7 @@ test('a crowded menu is pruned, the course gets a face, and a learner has it on 
     await page.getByLabel('Subject').fill('The gauge is back');
     await page.getByRole('textbox', { name: 'Text' }).click();
     await page.keyboard.type('Read it twice a day.');
-    await page.getByRole('button', { name: 'Put it up' }).click();
+    await page.getByRole('button', { name: 'Publish it' }).click();
     await expect(told('Bring a pencil')).toContainText('Wed 10 Feb – Tue 16 Feb');
     await allSaved(page);
   });

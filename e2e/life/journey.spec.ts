@@ -97,7 +97,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
     await page.getByLabel('Code').fill('EFM-210-SPR27');
     await expect(page.getByText('The course “Estuary Field Methods” has this code.')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Open the course as a draft' })).toBeDisabled();
-    await page.getByRole('button', { name: 'Take EFM-210-SPR27-2' }).click();
+    await page.getByRole('button', { name: 'Use EFM-210-SPR27-2' }).click();
     await expect(page.getByText('This code is free.')).toBeVisible();
     await put(page.getByRole('textbox', { name: 'First day' }), '2027-02-10');
     await put(page.getByLabel('Teaching weeks'), '3');

@@ -252,7 +252,7 @@ export default {
     codeFree: 'هذا الرمز متاح.',
     codeTakenBySome: 'هذا الرمز مأخوذ. {proposal} متاح.',
     codeTaken: 'لمقرر «{title}» هذا الرمز.',
-    codeTake: 'خذ',
+    codeTake: 'استخدم',
     codeUnanswered: 'تعذّر الآن السؤال هل هو متاح.',
     purpose: 'لمَ هو',
     purposes: { learners: 'متعلمون', practice: 'تجربة', circle: 'حلقة زملاء' },

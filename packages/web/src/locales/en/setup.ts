@@ -250,7 +250,7 @@ export default {
     codeFree: 'This code is free.',
     codeTakenBySome: 'This code is taken. {proposal} is free.',
     codeTaken: 'The course “{title}” has this code.',
-    codeTake: 'Take',
+    codeTake: 'Use',
     codeUnanswered: 'Whether it is free could not be asked just now.',
     purpose: 'What it is for',
     purposes: { learners: 'Learners', practice: 'Practice', circle: 'A circle of colleagues' },

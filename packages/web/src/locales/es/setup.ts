@@ -251,7 +251,7 @@ export default {
     codeFree: 'Este código está libre.',
     codeTakenBySome: 'Este código está ocupado. {proposal} está libre.',
     codeTaken: 'El curso «{title}» tiene este código.',
-    codeTake: 'Tomar',
+    codeTake: 'Usar',
     codeUnanswered: 'Ahora no se ha podido saber si está libre.',
     purpose: 'Para qué es',
     purposes: { learners: 'Estudiantes', practice: 'Práctica', circle: 'Un círculo de colegas' },

@@ -251,7 +251,7 @@ export default {
     codeFree: 'Ce code est libre.',
     codeTakenBySome: 'Ce code est pris. {proposal} est libre.',
     codeTaken: 'Le cours « {title} » a ce code.',
-    codeTake: 'Prendre',
+    codeTake: 'Utiliser',
     codeUnanswered: 'On n’a pas pu demander s’il est libre.',
     purpose: 'À quoi il sert',
     purposes: { learners: 'Participants', practice: 'Essais', circle: 'Un cercle de collègues' },

@@ -18,7 +18,7 @@ export const gates = {
 };
 
 export const rules_editor = {
-  atOnce: 'يُفتح متى فُتح ما يحويه.',
+  atOnce: 'يُفتح متى فُتح القسم أو المجلد الذي هو فيه؛ والقسم متى فُتح المقرر.',
   incomplete: 'ينقص هذه القاعدة شيء.',
   earliest: 'من يفعل كل شيء في الحال يبلغه {when}.',
   never: {

@@ -49,7 +49,8 @@ export default {
   heldOf: 'متى يُعقد {title}: {when}',
   opensOf: 'متى يُفتح {title}: {when}',
   noMoment: 'بلا تاريخ',
-  atOnce: 'مع ما يحويه',
+  /** Where it says nothing of when it opens itself. */
+  atOnce: { course: 'متى فُتح المقرر', section: 'متى فُتح قسمه', folder: 'متى فُتح مجلده' },
   momentNames: { due: 'يُسلَّم', held: 'يُعقد', opens: 'يُفتح' },
   undated: { anchor: 'بلا تاريخ', circle: 'دائرة', missing: 'زال' },
   minutesOf: 'دقائق {title}',

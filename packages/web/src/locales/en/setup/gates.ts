@@ -18,7 +18,8 @@ export const gates = {
 };
 
 export const rules_editor = {
-  atOnce: 'Opens as soon as what holds it is open.',
+  atOnce:
+    'Opens as soon as the section or folder that it is in is open; a section, as soon as the course is.',
   incomplete: 'Something is missing in this rule.',
   earliest: 'Whoever does everything at once gets there {when}.',
   never: {

@@ -49,7 +49,12 @@ export default {
   heldOf: 'When {title} is held: {when}',
   opensOf: 'When {title} opens: {when}',
   noMoment: 'no date',
-  atOnce: 'with what holds it',
+  /** Where it says nothing of when it opens itself. */
+  atOnce: {
+    course: 'as soon as the course is open',
+    section: 'as soon as its section is open',
+    folder: 'as soon as its folder is open',
+  },
   momentNames: { due: 'Due', held: 'Held', opens: 'Opens' },
   undated: { anchor: 'no date', circle: 'a circle', missing: 'gone' },
   minutesOf: 'Minutes for {title}',

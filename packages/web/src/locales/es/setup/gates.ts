@@ -18,7 +18,8 @@ export const gates = {
 };
 
 export const rules_editor = {
-  atOnce: 'Se abre en cuanto se abra lo que lo contiene.',
+  atOnce:
+    'Se abre en cuanto se abra la sección o la carpeta en la que está; una sección, en cuanto se abra el curso.',
   incomplete: 'Falta algo en esta regla.',
   earliest: 'Quien lo haga todo enseguida llega {when}.',
   never: {

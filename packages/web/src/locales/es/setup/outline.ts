@@ -49,7 +49,12 @@ export default {
   heldOf: 'Cuándo se celebra {title}: {when}',
   opensOf: 'Cuándo se abre {title}: {when}',
   noMoment: 'sin fecha',
-  atOnce: 'con lo que lo contiene',
+  /** Where it says nothing of when it opens itself. */
+  atOnce: {
+    course: 'en cuanto se abra el curso',
+    section: 'en cuanto se abra su sección',
+    folder: 'en cuanto se abra su carpeta',
+  },
   momentNames: { due: 'Entrega', held: 'Clase', opens: 'Se abre' },
   undated: { anchor: 'sin fecha', circle: 'un círculo', missing: 'ya no está' },
   minutesOf: 'Minutos de {title}',

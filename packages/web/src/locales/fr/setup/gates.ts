@@ -18,7 +18,8 @@ export const gates = {
 };
 
 export const rules_editor = {
-  atOnce: 'Ouvre dès que ce qui le contient est ouvert.',
+  atOnce:
+    'Ouvre dès que la section ou le dossier où il se trouve est ouvert ; une section, dès que le cours l’est.',
   incomplete: 'Il manque quelque chose à cette règle.',
   earliest: 'Qui fait tout aussitôt y arrive {when}.',
   never: {

@@ -49,7 +49,12 @@ export default {
   heldOf: 'Quand {title} a lieu : {when}',
   opensOf: 'Quand {title} ouvre : {when}',
   noMoment: 'pas de date',
-  atOnce: 'avec ce qui le contient',
+  /** Where it says nothing of when it opens itself. */
+  atOnce: {
+    course: 'dès que le cours est ouvert',
+    section: 'dès que sa section est ouverte',
+    folder: 'dès que son dossier est ouvert',
+  },
   momentNames: { due: 'À rendre', held: 'A lieu', opens: 'Ouvre' },
   undated: { anchor: 'pas de date', circle: 'un cercle', missing: 'disparu' },
   minutesOf: 'Minutes pour {title}',

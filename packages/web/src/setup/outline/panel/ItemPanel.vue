@@ -5,6 +5,7 @@
  */
 import { IconClock, IconX } from '@tabler/icons-vue';
 import {
+  findNode,
   accentSchema,
   isContent,
   isHolder,
@@ -67,6 +68,11 @@ const accents: readonly Accent[] = accentSchema.options;
 /** The library takes null for nothing chosen. */
 const NO_ACCENT = 'none';
 
+/** What it opens with, where it says nothing of that itself. */
+const opensWith = computed(() => {
+  const above = plan.course === null ? [] : (findNode(plan.course, props.node.id)?.above ?? []);
+  return above.length === 0 ? 'course' : above.length === 1 ? 'section' : 'folder';
+});
 /** Opening, due and held, each with what it comes to. */
 const moments = computed(() => {
   const resolved = plan.planned === null ? {} : momentsOf(plan.planned, props.node.id);
@@ -76,7 +82,7 @@ const moments = computed(() => {
       const at = resolved[field];
       const words =
         at === undefined
-          ? t(field === 'opens' ? 'setup.outline.atOnce' : 'setup.outline.noMoment')
+          ? t(field === 'opens' ? `setup.outline.atOnce.${opensWith.value}` : 'setup.outline.noMoment')
           : at.kind === 'at'
             ? momentWords(at, locale.value, session.today)
             : t(`setup.outline.undated.${at.because}`);

@@ -105,6 +105,11 @@ const momentField = computed(() =>
   props.row.kind === 'item' && props.row.of === 'meeting' ? 'held' : 'due',
 );
 const has = (column: Column): boolean => props.columns.includes(column);
+/** What it opens with, where it says nothing of that itself. */
+const opensWith = computed(() => {
+  if (props.row.kind !== 'item') return 'course';
+  return props.row.depth > 0 ? 'folder' : 'section';
+});
 </script>
 
 <template>
@@ -215,7 +220,7 @@ const has = (column: Column): boolean => props.columns.includes(column);
         :label="
           t('setup.outline.opensOf', {
             title: name,
-            when: row.opens ? words(row.opens) : t('setup.outline.atOnce'),
+            when: row.opens ? words(row.opens) : t(`setup.outline.atOnce.${opensWith}`),
           })
         "
         @press="acts.moment(row, 'opens')"
