@@ -45,8 +45,11 @@ export async function startTestPostgres() {
   return postgres;
 }
 
-/** @returns what ends it, and the environment of whatever drives a browser against it. */
-export async function startTestServer(postgres) {
+/**
+ * @param settings of the server, beside those of the tests
+ * @returns what ends it, and the environment of whatever drives a browser against it.
+ */
+export async function startTestServer(postgres, settings = {}) {
   const database = 'itinerary_e2e';
   await postgres.dropDatabase(database);
   await postgres.createDatabase(database, TEMPLATE);
@@ -65,6 +68,7 @@ export async function startTestServer(postgres) {
     PORT: String(port),
     // Whichever process of the run sends a letter, it leads to this one.
     ITINERARY_SITE: `http://127.0.0.1:${port}`,
+    ...settings,
   };
   const server = await service('The server', process.execPath, [main], {
     env,

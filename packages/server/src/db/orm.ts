@@ -89,7 +89,7 @@ export async function connect(
       transactional: true,
     },
     schemaGenerator: { skipTables: ['session', 'attempt', 'node_kind'] },
-    pool: { min: 0, max: 10, acquireTimeoutMillis: 6_000 },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 30_000 },
     driverOptions: { connection: { application_name: 'itinerary', ...bounds } },
     // What goes wrong is thrown, and logged where it is caught.
     logger: () => undefined,
