@@ -34,7 +34,8 @@ export async function secondServer(
   const env = { ...process.env, PORT: String(port), ITINERARY_NOW: now, ITINERARY_CLOCK: clock };
   const child = spawn(process.execPath, [main], { env, stdio: ['ignore', 'pipe', 'inherit', 'ipc'] });
   // A test that fails stops nothing: then it goes with the process that has run the test.
-  process.once('exit', () => child.kill('SIGKILL'));
+  const end = (): void => void child.kill('SIGKILL');
+  process.once('exit', end);
   await new Promise<void>((resolve, reject) => {
     child.once('exit', (code) => reject(new Error(`the second server ended with ${String(code)}`)));
     child.stdout?.on('data', (said: Buffer) => {
@@ -46,6 +47,7 @@ export async function secondServer(
     tell: (instant) => void child.send(instant),
     stop: () =>
       new Promise((resolve) => {
+        process.off('exit', end);
         if (child.exitCode !== null || child.signalCode !== null) {
           resolve();
           return;

@@ -120,6 +120,7 @@ function* casesOf({ suites = [], specs = [], file }) {
 
 /** What a page held where a test failed: on a machine that is gone by then, this is all that is left of it. */
 function sayWhatWasThere() {
+  if (!existsSync(RESULTS)) return;
   const all = readdirSync(RESULTS, { recursive: true }).filter((name) => name.endsWith('error-context.md'));
   for (const name of all) {
     const [, there = ''] = readFileSync(join(RESULTS, name), 'utf8').split('# Page snapshot');

@@ -92,6 +92,10 @@ export const ownColumns = (who: string, place: string): string => `
      where course_id = ${place} and person_id = ${who}) as deeds,
   (select reached from progress where course_id = ${place} and person_id = ${who}) as reached`;
 
+/** What tells whether a course is kept; of the table `course`. */
+export const NUMBER = `jsonb_build_object('id', course.id, 'institutionId', course.institution_id,
+  'seq', course.seq, 'createdAt', course.created_at)`;
+
 /** Instructors and assistants who have an account: a place has nobody yet to be asked. */
 export const staffColumn = (place: string): string => `
   (select jsonb_agg(jsonb_build_object(
@@ -134,9 +138,7 @@ export async function ownRowsIn(
 const QUESTION = `
 with asked as materialized (select ?::text as who, ?::text as place)
 select to_jsonb(person) as person,
-  case when course.id is null then null else jsonb_build_object(
-    'id', course.id, 'institutionId', course.institution_id, 'seq', course.seq, 'createdAt', course.created_at
-  ) end as number,
+  case when course.id is not null then ${NUMBER} end as number,
   ${ownColumns('asked.who', 'asked.place')},
   (select jsonb_build_object(
       'arrivedAt', arrived_at, 'previousAt', previous_at, 'lastAt', last_at, 'lastItem', last_item) from visit

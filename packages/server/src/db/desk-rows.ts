@@ -1,6 +1,6 @@
 /** The courses of somebody's desk: all that is theirs in each, and what is counted for it, as one question. */
 import type { StaffProfile, TextFacts } from '@itinerary/core';
-import { ownColumns, ownRowsOf, staffColumn } from './coming.ts';
+import { NUMBER, ownColumns, ownRowsOf, staffColumn } from './coming.ts';
 import type { OwnColumns, OwnRows } from './coming.ts';
 import { keptCourses } from './kept-courses.ts';
 import type { CourseNumber, KeptCourse } from './kept-courses.ts';
@@ -29,8 +29,7 @@ export async function coursesOnDesk(em: EntityManager, person: Person): Promise<
   const isStaff = person.kind === 'staff';
   const rows = await em.execute<Row[]>(
     `with asked as materialized (select ?::text as who, ?::text as institution, ?::boolean as is_staff)
-     select jsonb_build_object(
-         'id', course.id, 'institutionId', institution_id, 'seq', seq, 'createdAt', created_at) as number,
+     select ${NUMBER} as number,
        ${ownColumns('asked.who', 'course.id')},
        ${staffColumn('course.id')},
        (select count(*)::int from member
@@ -47,17 +46,10 @@ export async function coursesOnDesk(em: EntityManager, person: Person): Promise<
        or course.id in (select course_id from member where person_id = asked.who and left_at is null))`,
     [person.id, person.institutionId, isStaff],
   );
-  const kept = await keptCourses(
-    em,
-    rows.map(({ number }) => number),
-  );
-  const byId = new Map(kept.map((one) => [one.row.id, one]));
-  return rows.flatMap((row): OnDesk[] => {
-    const there = byId.get(row.number.id);
-    if (there === undefined) return [];
-    const { learners, staff, texts } = row;
-    return [{ kept: there, own: ownRowsOf(row), learners, staff: staff ?? [], texts: new Map(texts ?? []) }];
-  });
+  return (await withCourses(em, rows)).map(({ kept, row }) => ({
+    ...{ kept, own: ownRowsOf(row), learners: row.learners },
+    ...{ staff: row.staff ?? [], texts: new Map(row.texts ?? []) },
+  }));
 }
 
 /** The courses that somebody is in, with all that is theirs in each. */
@@ -67,17 +59,24 @@ export async function coursesOf(
 ): Promise<readonly Pick<OnDesk, 'kept' | 'own'>[]> {
   const rows = await em.execute<(OwnColumns & Pick<Row, 'number'>)[]>(
     `with asked as materialized (select ?::text as who)
-     select jsonb_build_object(
-         'id', course.id, 'institutionId', institution_id, 'seq', seq, 'createdAt', created_at) as number,
+     select ${NUMBER} as number,
        ${ownColumns('asked.who', 'course.id')}
      from asked join member mine on mine.person_id = asked.who and mine.left_at is null
        join course on course.id = mine.course_id`,
     [personId],
   );
-  const kept = await keptCourses(
+  return (await withCourses(em, rows)).map(({ kept, row }) => ({ kept, own: ownRowsOf(row) }));
+}
+
+/** Each row beside its course, of those that are still there. */
+async function withCourses<One extends Pick<Row, 'number'>>(
+  em: EntityManager,
+  rows: readonly One[],
+): Promise<readonly { readonly kept: KeptCourse; readonly row: One }[]> {
+  const byId = new Map(rows.map((row) => [row.number.id, row]));
+  const found = await keptCourses(
     em,
     rows.map(({ number }) => number),
   );
-  const own = new Map(rows.map((row) => [row.number.id, ownRowsOf(row)]));
-  return kept.map((one) => ({ kept: one, own: own.get(one.row.id) as OwnRows }));
+  return found.map((kept) => ({ kept, row: byId.get(kept.row.id) as One }));
 }

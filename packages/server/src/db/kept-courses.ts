@@ -36,6 +36,10 @@ const nodesIn = (nodes: readonly CourseNode[]): number =>
 
 export type CourseNumber = KeptCourse['row'];
 
+/** The demo, loaded anew, has the same courses at the same numbers. */
+const isOf = ({ row }: KeptCourse, { seq, createdAt }: CourseNumber): boolean =>
+  row.seq === seq && row.createdAt === createdAt;
+
 /** Of a whole row, which can be long, only what tells whether its course is kept. */
 function numbersOf(em: EntityManager, where: QBFilterQuery<CourseRecord>): Promise<readonly CourseNumber[]> {
   return em
@@ -60,14 +64,11 @@ export async function lockedCourse(em: EntityManager, id: string): Promise<Locke
     [id],
   );
   if (row === undefined) return null;
-  const shelf = kept.of(em.getConnection());
-  const there = shelf.get(id);
-  if (there !== undefined && there.row.seq === row.seq && there.row.createdAt === row.createdAt)
-    return { row: { ...row }, course: there.course };
+  const there = kept.of(em.getConnection()).get(id);
+  if (there !== undefined && isOf(there, row)) return { row, course: there.course };
   const whole = await em.findOneOrFail(CourseRow, { id }, { refresh: true });
-  const course = toCourse(whole, await em.find(NodeRow, { courseId: id }));
-  shelf.set(id, { row: { ...row }, course });
-  return { row, course };
+  // Not kept: this transaction may have changed it already, and may yet come to nothing.
+  return { row, course: toCourse(whole, await em.find(NodeRow, { courseId: id })) };
 }
 
 /** What a change has made of a course, once its transaction has ended well: nobody has to read its rows. */
@@ -87,11 +88,10 @@ export async function keptCourses(
   const shelf = kept.of(em.getConnection());
   const found = new Map<string, KeptCourse>();
   const missing: string[] = [];
-  for (const { id, seq, createdAt } of rows) {
-    const there = shelf.get(id);
-    if (there !== undefined && there.row.seq === seq && there.row.createdAt === createdAt)
-      found.set(id, there);
-    else missing.push(id);
+  for (const row of rows) {
+    const there = shelf.get(row.id);
+    if (there !== undefined && isOf(there, row)) found.set(row.id, there);
+    else missing.push(row.id);
   }
   if (missing.length > 0) for (const one of await fromRows(em, missing)) found.set(one.row.id, one);
   for (const [id, one] of found) shelf.set(id, one);

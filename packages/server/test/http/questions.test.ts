@@ -164,7 +164,7 @@ describe('once what is kept is there', () => {
     expect(routes.map(([, name]) => name).filter((name) => !answered.has(name))).toEqual([]);
   });
 
-  test('a page is counted as it is: one question more is seen', async () => {
+  test('a course page asks who that is with their session, and for all of theirs: two', async () => {
     asked.length = 0;
     await (agents.get('learner') as Agent).get(`/api/learn/${id}`).expect(200);
     expect(asked).toHaveLength(2);

@@ -154,30 +154,3 @@ export async function plansSomething(em: EntityManager, person: Person): Promise
   const role = { $in: ['instructor', 'assistant'] as const };
   return (await em.count(MemberRow, { personId: person.id, leftAt: null, role })) > 0;
 }
-
-export async function countLearners(em: EntityManager, courseId: string): Promise<number> {
-  return em.count(MemberRow, { courseId, role: 'learner', leftAt: null });
-}
-
-/** Learners who have no account yet. */
-export async function countPlaces(em: EntityManager, courseId: string): Promise<number> {
-  const [row] = await em.execute<{ count: number }[]>(
-    `select count(*)::int as count from member join person on person.id = member.person_id
-     where course_id = ? and role = 'learner' and left_at is null and place_in is not null`,
-    [courseId],
-  );
-  return row?.count ?? 0;
-}
-
-/** Learners in each group and class, by its id. */
-export async function groupSizes(
-  em: EntityManager,
-  courseId: string,
-): Promise<Readonly<Record<string, number>>> {
-  const rows = await em.execute<{ id: string; count: number }[]>(
-    `select group_id as id, count(*)::int as count from member_group join member using (course_id, person_id)
-     where course_id = ? and role = 'learner' and left_at is null group by group_id`,
-    [courseId],
-  );
-  return Object.fromEntries(rows.map(({ id, count }) => [id, count]));
-}

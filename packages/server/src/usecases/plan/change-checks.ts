@@ -13,7 +13,7 @@ import type { NewTexts } from './new-texts.ts';
 import { termsOf } from '../desk/terms.ts';
 import { factsOfTexts, keepText } from './texts.ts';
 import { passphraseState } from '../access/passphrase.ts';
-import { countLearners, groupSizes } from '../access/viewer.ts';
+import { countsOf } from '../access/counts.ts';
 
 /** Rights within the plan: who may open or close the course, and that an archived one is only looked at. */
 export function mayTake(course: Course, viewer: Viewer, change: Change): ServerRefusal | null {
@@ -142,13 +142,12 @@ export async function checkBlockers(
   const isOpening = next.state === 'live' && before.state !== 'live';
   const isPlanned = next.goesLive !== null && !sameValue(before.goesLive, next.goesLive);
   if (!isOpening && !isPlanned) return null;
-  const learners = await countLearners(em, next.id);
+  const { learners, groupSizes } = await countsOf(em, next.id);
   // Readiness is asked of the course as it stands before the act: some rules speak to drafts only.
   const term = (await termsOf(em, institutionId))(next.term);
   const texts = await factsOfTexts(em, next.id);
   const passphrase = await passphraseState(em, next.id);
-  const sizes = await groupSizes(em, next.id);
-  const facts = { moment: now, learners, term, texts, passphrase, groupSizes: sizes };
+  const facts = { moment: now, learners, term, texts, passphrase, groupSizes };
   const rules = findings({ ...next, state: 'draft' }, facts).filter(isBlocker);
   if (rules.length === 0) return null;
   const opens = new Set(['state', 'goesLive']);
