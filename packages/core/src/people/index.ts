@@ -46,7 +46,7 @@ export { amountWords, digitsOf, priceFor } from './joining/price.ts';
 export type { Priced } from './joining/price.ts';
 export { periodEnd, RENEWAL_DAYS, renewalAct, renewsAt } from './joining/renewal.ts';
 export type { RenewalAct, Renewing } from './joining/renewal.ts';
-export { offersDue } from './joining/line.ts';
+export { offersDue, withinReach } from './joining/line.ts';
 export { CODE_LENGTH, codeOf, readCode, showCode } from './joining/code.ts';
 export { joinCourseOf, roleBy, wayIn, wayOf } from './joining/of-course.ts';
 export type { JoinFacts } from './joining/of-course.ts';

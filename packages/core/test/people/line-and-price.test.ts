@@ -3,7 +3,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { planCourse, SHUT_WAY } from '../../src/index.ts';
 import type { Price } from '../../src/index.ts';
-import { amountWords, digitsOf, offersDue, priceFor, seatsTaken } from '../../src/people/index.ts';
+import {
+  amountWords,
+  canJoin,
+  digitsOf,
+  offersDue,
+  priceFor,
+  seatsTaken,
+  withinReach,
+} from '../../src/people/index.ts';
 import type { JoinCourse, Joiner, JoinWay, Waiting, WayKind } from '../../src/people/index.ts';
 import { estuary } from '../support/estuary.ts';
 
@@ -73,6 +81,27 @@ describe('a free seat is offered', () => {
     expect(due({ ...COURSE, seats: 3, waiting }, one)).toEqual(['a', 'b']);
   });
 
+  test('and of whom it is asked: of nobody while all is full, but of whoever has a seat kept, or takes none', () => {
+    const course: JoinCourse = {
+      ...COURSE,
+      seats: 1,
+      learners: [{ person: 'x', way: 'staff' }],
+      waiting: [waits('a'), waits('b', 'request'), waits('c')],
+    };
+    const reach = (one: JoinCourse, way = (kind: WayKind): JoinWay => wayOf(kind)): string[] =>
+      withinReach(one, way, AT).map(({ person }) => person);
+    expect(reach(course)).toEqual([]);
+    const held = [{ person: 'c', way: 'invitation' as const, kind: 'invitation' as const, lapses: AT + 1 }];
+    expect(reach({ ...course, held })).toEqual(['c']);
+    expect(reach(course, (kind) => wayOf(kind, kind === 'request' ? { gives: 'visitor' } : {}))).toEqual([
+      'b',
+    ]);
+    expect(reach({ ...course, seats: 2 })).toEqual(['a', 'b', 'c']);
+    expect(reach({ ...course, seats: 2 }, (kind) => wayOf(kind, { seats: kind === 'link' ? 0 : 1 }))).toEqual(
+      ['b'],
+    );
+  });
+
   test('never more than there are, and never past somebody who could come', () => {
     const shape = fc.record({
       seats: fc.integer({ min: 1, max: 6 }),
@@ -94,6 +123,12 @@ describe('a free seat is offered', () => {
         const after = { ...course, held, waiting: course.waiting.filter((one) => !offered.includes(one)) };
         expect(seatsTaken(after, null, AT)).toBeLessThanOrEqual(Math.max(made.seats, made.in));
         if (made.ofWay !== null) expect(seatsTaken(after, 'link', AT)).toBeLessThanOrEqual(made.ofWay);
+        // Of those out of reach it need not be asked.
+        const reach = withinReach(course, way, AT);
+        for (const one of course.waiting) {
+          const { can } = canJoin(course, joinerOf(one.person), way(one.way), AT);
+          if (!reach.includes(one)) expect(can).not.toBe('yes');
+        }
         // What is left is for nobody who waits.
         expect(offersDue(after, joinerOf, way, AT)).toEqual([]);
       }),

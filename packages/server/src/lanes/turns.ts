@@ -6,22 +6,31 @@ import pLimit from 'p-limit';
 import type { LimitFunction } from 'p-limit';
 import { Busy } from './lane.ts';
 
-const MOST_MS = 5_000;
 /** In seconds. */
 const AGAIN_S = 2;
 
-export type InTurn = <T>(key: string, work: () => Promise<T>) => Promise<T>;
+/** `where` tells databases apart, since a process can have several with the same keys. */
+export type InTurn = <T>(where: object, key: string, work: () => Promise<T>) => Promise<T>;
 
-/** @returns what does a piece of work when nobody else is at the same thing; it throws Busy where that takes too long. */
-export function openTurns(doing: string, clock: () => number = () => performance.now()): InTurn {
-  const lanes = new Map<string, LimitFunction>();
-  return async (key, work) => {
+/**
+ * @param mostMs whoever has waited longer is sent away when their turn comes
+ * @returns what does a piece of work when nobody else is at the same thing; it throws Busy where that takes too long
+ */
+export function openTurns(
+  doing: string,
+  mostMs: number,
+  clock: () => number = () => performance.now(),
+): InTurn {
+  const all = new WeakMap<object, Map<string, LimitFunction>>();
+  return async (where, key, work) => {
+    const lanes = all.get(where) ?? new Map<string, LimitFunction>();
+    all.set(where, lanes);
     const lane = lanes.get(key) ?? pLimit(1);
     lanes.set(key, lane);
     const asked = clock();
     try {
       return await lane(() => {
-        if (clock() - asked > MOST_MS)
+        if (clock() - asked > mostMs)
           throw new Busy(`Very many ${doing} just now; try again in a moment`, AGAIN_S);
         return work();
       });

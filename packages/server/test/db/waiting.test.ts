@@ -3,14 +3,19 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import pg from 'pg';
 import type { Agent, Response } from 'supertest';
+import { SHUT_WAY } from '@itinerary/core';
+import type { JoinedAnswer } from '@itinerary/contract';
 import { connect, migrate, MIGRATIONS } from '../../src/db/orm.ts';
 import { openTurns } from '../../src/lanes/turns.ts';
 import {
   admin,
+  changeCourse,
   courseIds,
   DRAFT,
   LIVE,
   newDatabase,
+  openCourse,
+  setting,
   signedIn,
   testServer,
   urlOf,
@@ -70,20 +75,53 @@ describe('with a course that somebody holds', () => {
     await holder.query('rollback');
     expect((await change(held)).status).toBe(200);
   }, 60_000);
+
+  test('a class that joins it waits, keeps nobody else waiting, and is in once it is let go', async () => {
+    const id = await openCourse(ines, { code: 'HELD-1' });
+    await changeCourse(ines, id, [setting(id, 'ways.link', { ...SHUT_WAY, on: true })]);
+    const made = await ines.post(`/api/courses/${id}/ways/code`).send({}).expect(200);
+    const { code } = made.body as { code: string };
+    await holder.query(`update course set state = 'live', seq = seq + 1 where id = $1`, [id]);
+    const noor = await signedIn(server, 'learner');
+    await holder.query('begin');
+    await holder.query('select id from course where id = $1 for update', [id]);
+    // More than there are connections, and longer than they wait for one another.
+    const joins = Promise.all(Array.from({ length: 14 }, () => noor.post(`/api/join/${code}`).send({})));
+    await new Promise((done) => setTimeout(done, 1000));
+    const meanwhile = [
+      await ines.get('/api/health'),
+      await noor.get(`/api/learn/${other}`),
+      await change(other),
+    ];
+    expect(meanwhile.map(({ status }) => status)).toEqual([200, 200, 200]);
+    const { rows } = await holder.query<{ n: number }>(
+      `select count(*)::int as n from pg_stat_activity where datname = $1 and wait_event_type = 'Lock'`,
+      [server.name],
+    );
+    // One of them stands at the course, the others behind it and with no connection.
+    expect(rows).toEqual([{ n: 1 }]);
+    await holder.query('rollback');
+    expect((await joins).map(({ status, body }) => [status, (body as JoinedAnswer).is])).toEqual(
+      Array.from({ length: 14 }, () => [200, 'in']),
+    );
+  }, 60_000);
 });
 
 test('whoever has waited long enough is told so when their turn comes, and the next begins anew', async () => {
   let now = 0;
-  const inTurn = openTurns('try this', () => now);
+  const inTurn = openTurns('try this', 5000, () => now);
+  const here = {};
   let end = (): void => undefined;
-  const first = inTurn('a', () => new Promise<void>((done) => (end = done)));
-  const second = inTurn('a', () => Promise.resolve('late'));
-  expect(await inTurn('b', () => Promise.resolve('another'))).toBe('another');
+  const first = inTurn(here, 'a', () => new Promise<void>((done) => (end = done)));
+  const second = inTurn(here, 'a', () => Promise.resolve('late'));
+  expect(await inTurn(here, 'b', () => Promise.resolve('another'))).toBe('another');
+  // Another database, in which there is the same key.
+  expect(await inTurn({}, 'a', () => Promise.resolve('elsewhere'))).toBe('elsewhere');
   now = 5001;
   end();
   await first;
   await expect(second).rejects.toThrow('Very many try this just now');
-  expect(await inTurn('a', () => Promise.resolve('free'))).toBe('free');
+  expect(await inTurn(here, 'a', () => Promise.resolve('free'))).toBe('free');
 });
 
 describe('a database that several begin with', () => {

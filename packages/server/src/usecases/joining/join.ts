@@ -2,6 +2,7 @@
 import type { JoinBy, JoinedAnswer, OpenWay } from '@itinerary/contract';
 import { heldFor } from '@itinerary/core/people';
 import type { JoinAnswer } from '@itinerary/core/people';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import { lockedCourse } from '../../db/kept-courses.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
@@ -27,7 +28,7 @@ export async function joinByKey(
   person: Person,
   now: string,
 ): Promise<JoinedAnswer> {
-  const is = await withSeats(em, async (inner) => {
+  const is = await withSeats(em, courseId, async (inner) => {
     const loaded = await openCourse(inner, courseId, person);
     // Made anew, taken or withdrawn since it was looked up, it is nobody's.
     const held = await heldBy(inner, key);
@@ -46,7 +47,7 @@ export async function joinKnown(
   { way, answer }: JoinBy & { readonly way: Exclude<OpenWay, 'paying'> },
   now: string,
 ): Promise<JoinedAnswer> {
-  const is = await withSeats(em, async (inner) => {
+  const is = await withSeats(em, courseId, async (inner) => {
     const loaded = await openCourse(inner, courseId, person);
     await moveUp(inner, loaded, now);
     const at = Date.parse(now);
@@ -119,7 +120,7 @@ export async function noLonger(
   person: Person,
   now: string,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     const gone =
       loaded === null
@@ -148,7 +149,7 @@ export async function leave(
   person: Person | null,
   now: string,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     const row =
       person === null

@@ -1,7 +1,9 @@
 /** Who waits for a seat: a free one is offered to the next at once, and offered further when nobody takes it in time. */
 import type { Course } from '@itinerary/core';
-import { offersDue, wayOf } from '@itinerary/core/people';
+import { offersDue, wayOf, withinReach } from '@itinerary/core/people';
+import type { JoinWay, WayKind } from '@itinerary/core/people';
 import type { SwitchedWay } from '@itinerary/core';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import { lockedCourse } from '../../db/kept-courses.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
@@ -23,33 +25,35 @@ export async function moveUp(em: EntityManager, { course, row }: KeptCourse, now
   const courseId = course.id;
   const at = Date.parse(now);
   // One question for the most usual case, in which nobody waits and nothing has lapsed.
-  const [standing] = await em.execute<{ lapsed: boolean; waits: boolean }[]>(
+  const [found] = await em.execute<{ lapsed: boolean; waits: boolean }[]>(
     `select set_config('itinerary.at', ?, true),
        exists (select 1 from held_seat where course_id = ? and lapses_at <= ?) as lapsed,
        exists (select 1 from waiting where course_id = ?) as waits`,
     [String(at), courseId, at, courseId],
   );
-  if (standing?.lapsed === true) await em.nativeDelete(HeldSeatRow, { courseId, lapsesAt: { $lte: at } });
-  if (standing?.waits !== true) return 0;
-  const waiting = await em.find(WaitingRow, { courseId });
-  const ids = waiting.map(({ personId }) => personId);
+  if (found?.lapsed === true) await em.nativeDelete(HeldSeatRow, { courseId, lapsesAt: { $lte: at } });
+  if (found?.waits !== true) return 0;
+  const plan = planOf(course);
+  const standing = await joinCourse(em, plan, at);
+  const byKind = (kind: WayKind): JoinWay => wayOf(plan, kind as SwitchedWay);
+  const ids = withinReach(standing, byKind, at).map(({ person }) => person);
+  if (ids.length === 0) return 0;
   const people = new Map((await em.find(PersonRow, { id: { $in: ids } })).map((one) => [one.id, one]));
   const rows = await em.find(MemberRow, { courseId, personId: { $in: ids } });
   const members = new Map(rows.map((one) => [one.personId, one]));
-  const byWay = new Map(waiting.map(({ personId, way }) => [personId, way]));
-  const plan = planOf(course);
+  const byWay = new Map(standing.waiting.map(({ person, way }) => [person, way]));
   const completed = new Map<string, ReadonlySet<string>>();
   for (const person of people.values()) {
     completed.set(person.id, await completedFor(em, course, person, at));
   }
   const due = offersDue(
-    await joinCourse(em, plan, at),
+    standing,
     (person) => {
       const hand = { ...EMPTY_HANDED, hasLink: byWay.get(person) === 'link' };
       const whom = people.get(person) ?? null;
       return joinerOf(whom, members.get(person) ?? null, hand, completed.get(person));
     },
-    (kind) => wayOf(plan, kind as SwitchedWay),
+    byKind,
     at,
   );
   const lapsesAt = at + course.answerHours * HOUR_MS;
@@ -89,7 +93,7 @@ export async function atInstant(em: EntityManager, at: number): Promise<void> {
 }
 
 export async function moveUpCourse(em: EntityManager, courseId: string, now: string): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     if (loaded !== null) await moveUp(inner, loaded, now);
   });

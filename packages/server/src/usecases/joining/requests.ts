@@ -1,6 +1,7 @@
 /** Asking to join, and what staff say to it. */
 import type { Decide, DecidedAnswer } from '@itinerary/contract';
 import { canJoin, wayIn, wayOf } from '@itinerary/core/people';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import type { KeptCourse } from '../../db/kept-courses.ts';
 import { JoinRequestRow, LetterRow, MemberRow, PersonRow } from '../../db/entities.ts';
@@ -87,7 +88,7 @@ export async function decideRequests(
   decision: Decide,
   now: string,
 ): Promise<DecidedAnswer['stopped']> {
-  return em.transactional(async (inner) => {
+  return byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     await moveUp(inner, loaded, now);
     const requests = await inner.find(

@@ -6,6 +6,7 @@ import { roleBy } from '@itinerary/core/people';
 import type { JoinAnswer } from '@itinerary/core/people';
 import { HeldSeatRow, WaitingRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
+import { byTurn } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
 import type { InHand } from './join-facts.ts';
@@ -13,10 +14,11 @@ import type { InHand } from './join-facts.ts';
 /** One transaction; where the database itself finds no seat, that is said as core would have said it. */
 export async function withSeats<T>(
   em: EntityManager,
+  courseId: string,
   work: (inner: EntityManager) => Promise<T>,
 ): Promise<T> {
   try {
-    return await em.transactional(work);
+    return await byTurn(em, courseId, work);
   } catch (error) {
     const isFull = error instanceof CheckConstraintViolationException && /no seat left/.test(error.message);
     throw isFull ? cannot('full') : error;

@@ -4,6 +4,7 @@ import { MAX_GROUPS, nextPlace, planFor, setTableEntry } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
 import { chosenGroupings, choosingUntil, groupsIn } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import { lockedCourse } from '../../db/kept-courses.ts';
 import type { LockedCourse } from '../../db/kept-courses.ts';
@@ -90,7 +91,7 @@ export async function choose(
   wanted: ChooseGroup,
   now: string,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     if (loaded === null || !(await isLearner(inner, courseId, person.id))) throw nothingHere();
     const { course } = loaded;

@@ -1,6 +1,7 @@
 /** What is done to several people of a course at once: whole, or not at all. */
 import type { EditMembers } from '@itinerary/contract';
 import type { Course } from '@itinerary/core';
+import { byTurn } from '../../db/locks.ts';
 import { MemberGroupRow, MemberRow, PersonRow } from '../../db/entities.ts';
 import type { MemberRecord } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
@@ -16,7 +17,7 @@ export async function editMembers(
   author: string,
   now: string,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     const { course } = loaded;
     if (edit.act === 'split') return split(inner, loaded, edit, { author, now });

@@ -45,7 +45,9 @@ export interface Taking {
 
 type Refused = Refusal | ServerRefusal;
 
-const inTurn = openTurns('change this course');
+/** Whoever has typed it is told soon, and it is sent again by itself. In milliseconds. */
+const MOST_MS = 5_000;
+const inTurn = openTurns('change this course', MOST_MS);
 
 export async function takeChanges(
   { em, cleaning }: Taking,
@@ -58,7 +60,9 @@ export async function takeChanges(
   const refused: { id: string; refusal: Refused }[] = [];
   for (const sent of request.changes) {
     const change = { ...sent, edits: [...renameTexts(sent.edits, texts.renamed)] };
-    const refusal = await inTurn(courseId, () => takeOne(em.fork(), courseId, author, change, texts, now));
+    const refusal = await inTurn(em.getConnection(), courseId, () =>
+      takeOne(em.fork(), courseId, author, change, texts, now),
+    );
     if (refusal !== null) refused.push({ id: change.id, refusal });
   }
   const renamed = Object.fromEntries([...texts.renamed].filter(([sent, kept]) => sent !== kept));

@@ -12,6 +12,7 @@ import type {
   RosterMember,
 } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import { lockedCourse } from '../../db/kept-courses.ts';
 import type { LockedCourse } from '../../db/kept-courses.ts';
@@ -67,7 +68,7 @@ export async function followCourse(
   now: string,
   mayGo: ReadonlySet<string> = new Set(),
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     if (loaded !== null) await followLoaded(inner, loaded, now, mayGo);
   });

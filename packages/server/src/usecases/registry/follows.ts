@@ -3,6 +3,7 @@ import type { FollowsRequest } from '@itinerary/contract';
 import { nextPlace, SHUT_WAY, setTableEntry } from '@itinerary/core';
 import type { Course, Edit } from '@itinerary/core';
 import { randomUUID } from 'node:crypto';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryFollowRow } from '../../db/entities.ts';
@@ -26,7 +27,7 @@ export async function setFollows(
   { classes }: FollowsRequest,
   { person, now }: Follower,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     await follow(inner, loaded, classes, { person, now });
   });

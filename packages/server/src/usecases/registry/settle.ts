@@ -2,6 +2,7 @@
 import type { SettleRequest } from '@itinerary/contract';
 import { changed, changesToTake } from '@itinerary/core/people';
 import type { EntryChoice } from '@itinerary/core/people';
+import { byTurn } from '../../db/locks.ts';
 import { announce } from '../../db/announce.ts';
 import type { LockedCourse } from '../../db/kept-courses.ts';
 import { RegistryAnswerRow, RegistryLinkRow, RegistryStandingRow } from '../../db/entities.ts';
@@ -26,7 +27,7 @@ export async function settleRegistry(
   said: SettleRequest,
   follower: Follower,
 ): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     if (said.about === 'field') await settleField(inner, loaded, said, follower);
     else if (said.about === 'person') await settlePerson(inner, loaded, said, follower);

@@ -30,7 +30,7 @@ async function whole(
   now: string,
   work: (inner: EntityManager, loaded: KeptCourse) => Promise<void>,
 ): Promise<void> {
-  await withSeats(em, async (inner) => {
+  await withSeats(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     await moveUp(inner, loaded, now);
     await work(inner, loaded);

@@ -1,5 +1,6 @@
 /** Joining by paying: a seat is kept while somebody is at the desk, and theirs once the desk says that it is paid. */
 import { heldFor, priceFor, wayIn } from '@itinerary/core/people';
+import { byTurn } from '../../../db/locks.ts';
 import { announce } from '../../../db/announce.ts';
 import { lockedCourse } from '../../../db/kept-courses.ts';
 import type { KeptCourse } from '../../../db/kept-courses.ts';
@@ -43,7 +44,7 @@ export async function beginPayment(
   person: Person,
   now: string,
 ): Promise<Begun> {
-  const begun = await withSeats(em.fork(), (inner) => keep(inner, courseId, person, now));
+  const begun = await withSeats(em.fork(), courseId, (inner) => keep(inner, courseId, person, now));
   if (!('payment' in begun)) return begun;
   const { id, amount, currency, page } = begun.payment;
   if (page != null) return { is: 'paying', page };
@@ -138,7 +139,7 @@ export async function settle(em: EntityManager, notice: Notice, now: string): Pr
   const found = await em.findOne(PaymentRow, { id: notice.reference });
   // Of what was never asked for, or for another amount, there is nothing to settle.
   if (found === null || found.amount !== notice.amount || found.currency !== notice.currency) return;
-  await em.fork().transactional(async (inner) => {
+  await byTurn(em.fork(), found.courseId, async (inner) => {
     const loaded = await lockedCourse(inner, found.courseId);
     if (loaded === null) return;
     const payment = await inner.findOneOrFail(PaymentRow, { id: found.id });

@@ -7,7 +7,7 @@ import { MemberRow, PaymentRow } from '../../../db/entities.ts';
 import type { Person } from '../../../db/entities.ts';
 import { keptCourse, lockedCourse } from '../../../db/kept-courses.ts';
 import type { KeptCourse } from '../../../db/kept-courses.ts';
-import { underCourse } from '../../../db/locks.ts';
+import { byTurn, underCourse } from '../../../db/locks.ts';
 import { addJob } from '../../../db/queue.ts';
 import type { EntityManager } from '../../../db/orm.ts';
 import type { Desk } from '../../../desk/payment-desk.ts';
@@ -60,7 +60,7 @@ async function renewIn(
   if (kept === null) return;
   const plan = planOf(kept.course);
   if (!due.some((one) => renewsAt(plan, Date.parse(one.paid_until)))) return;
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await lockedCourse(inner, courseId);
     if (loaded === null) return;
     await atInstant(inner, Date.parse(now));

@@ -4,6 +4,7 @@ import type { Course, Edit } from '@itinerary/core';
 import { calledOf, takeBackList as backInCore } from '@itinerary/core/people';
 import type { RosterMember } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
+import { byTurn } from '../../../db/locks.ts';
 import { announce } from '../../../db/announce.ts';
 import type { LockedCourse } from '../../../db/kept-courses.ts';
 import { MemberGroupRow, MemberListRow, MemberRow, PersonRow } from '../../../db/entities.ts';
@@ -17,7 +18,7 @@ import { openForMembers } from './take-list.ts';
 import type { ListTaker } from './take-list.ts';
 
 export async function takeBackList({ em, courseId, person, now }: ListTaker, id: string): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     const list = await inner.findOne(MemberListRow, { courseId, id });
     if (list === null) throw new Failure('not_found', 'No list of this course has that id');

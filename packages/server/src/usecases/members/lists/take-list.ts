@@ -5,6 +5,7 @@ import type { Course, Edit, Group } from '@itinerary/core';
 import { addressKey, applyList, reconcile } from '@itinerary/core/people';
 import type { AppliedList, ListRow, Reconciliation } from '@itinerary/core/people';
 import { randomUUID } from 'node:crypto';
+import { byTurn } from '../../../db/locks.ts';
 import { announce } from '../../../db/announce.ts';
 import { lockedCourse } from '../../../db/kept-courses.ts';
 import type { LockedCourse } from '../../../db/kept-courses.ts';
@@ -28,7 +29,7 @@ export interface ListTaker {
 }
 
 export async function takeList({ em, courseId, person, now }: ListTaker, list: TakeList): Promise<void> {
-  await em.transactional(async (inner) => {
+  await byTurn(em, courseId, async (inner) => {
     const loaded = await openForMembers(inner, courseId);
     // Sent again, it is taken already.
     if ((await inner.count(MemberListRow, { courseId, id: list.id })) > 0) return;
