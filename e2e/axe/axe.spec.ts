@@ -17,7 +17,7 @@ test('sign-in, desk, new course and setup', async ({ page }) => {
   await clean(page, 'desk');
   await page.goto('/new-course');
   await page.getByLabel('Code').fill('EFM-210-SPR27');
-  await expect(page.getByRole('button', { name: /Take/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Use / })).toBeVisible();
   await clean(page, 'new course');
   await page.goto('/desk');
   await page

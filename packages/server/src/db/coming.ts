@@ -6,6 +6,7 @@ import type { Facts, InstitutionPage, PlannedMoment, Reached, Role, StaffProfile
 import { PersonRow } from './entities.ts';
 import type { Person } from './entities.ts';
 import type { CourseNumber } from './kept-courses.ts';
+import { knownQuestion } from './known-question.ts';
 import type { EntityManager } from './orm.ts';
 
 /** Moments of one's own on a node, as they are stored. */
@@ -121,22 +122,25 @@ export const ownRowsOf = ({ member, groups, exceptions, deeds, reached }: OwnCol
   reached: new Map(Object.entries(reached ?? {})),
 });
 
+const askIn = knownQuestion<OwnColumns & { readonly id: string }>(
+  'own-rows',
+  `select place.id, ${ownColumns('asked.who', 'place.id')}
+     from (select ?::text as who) asked, jsonb_array_elements_text(?::jsonb) as place(id)`,
+);
+
 /** What one person has of their own in each of these courses, by course: one question. */
 export async function ownRowsIn(
   em: EntityManager,
   personId: string,
   courseIds: readonly string[],
 ): Promise<ReadonlyMap<string, OwnRows>> {
-  const rows = await em.execute<(OwnColumns & { readonly id: string })[]>(
-    `select place.id, ${ownColumns('asked.who', 'place.id')}
-     from (select ?::text as who) asked, jsonb_array_elements_text(?::jsonb) as place(id)`,
-    [personId, JSON.stringify(courseIds)],
-  );
+  const rows = await askIn(em, [personId, JSON.stringify(courseIds)]);
   return new Map(rows.map((row) => [row.id, ownRowsOf(row)]));
 }
 
-const QUESTION = `
-with asked as materialized (select ?::text as who, ?::text as place)
+const ask = knownQuestion<Row>(
+  'coming',
+  `with asked as materialized (select ?::text as who, ?::text as place)
 select to_jsonb(person) as person,
   case when course.id is not null then ${NUMBER} end as number,
   ${ownColumns('asked.who', 'asked.place')},
@@ -151,7 +155,8 @@ select to_jsonb(person) as person,
   (select passphrase_hash from course_secret where course_id = asked.place) as passphrase
 from asked
 left join person on person.id = asked.who
-left join course on course.id = asked.place`;
+left join course on course.id = asked.place`,
+);
 
 /**
  * @param personId null: nobody has signed in
@@ -162,7 +167,7 @@ export async function comingTo(
   personId: string | null,
   courseId: string | null,
 ): Promise<Coming> {
-  const [row] = await em.execute<Row[]>(QUESTION, [personId, courseId]);
+  const [row] = await ask(em, [personId, courseId]);
   if (row === undefined) throw new Error('no row came of a question that always has one');
   return {
     person: row.person === null ? null : em.map(PersonRow, row.person),

@@ -5,6 +5,7 @@ import type { OwnColumns, OwnRows } from './coming.ts';
 import { keptCourses } from './kept-courses.ts';
 import type { CourseNumber, KeptCourse } from './kept-courses.ts';
 import type { Person } from './entities.ts';
+import { knownQuestion } from './known-question.ts';
 import type { EntityManager } from './orm.ts';
 
 export interface OnDesk {
@@ -24,11 +25,9 @@ interface Row extends OwnColumns {
   readonly texts: readonly (readonly [hash: string, facts: TextFacts])[] | null;
 }
 
-/** Those that they are in, those that they can find, and for staff of the institution all of them. */
-export async function coursesOnDesk(em: EntityManager, person: Person): Promise<readonly OnDesk[]> {
-  const isStaff = person.kind === 'staff';
-  const rows = await em.execute<Row[]>(
-    `with asked as materialized (select ?::text as who, ?::text as institution, ?::boolean as is_staff)
+const askDesk = knownQuestion<Row>(
+  'desk',
+  `with asked as materialized (select ?::text as who, ?::text as institution, ?::boolean as is_staff)
      select ${NUMBER} as number,
        ${ownColumns('asked.who', 'course.id')},
        ${staffColumn('course.id')},
@@ -44,27 +43,32 @@ export async function coursesOnDesk(em: EntityManager, person: Person): Promise<
      where institution_id = asked.institution and (
        asked.is_staff or settings ->> 'find' in ('here', 'anyone')
        or course.id in (select course_id from member where person_id = asked.who and left_at is null))`,
-    [person.id, person.institutionId, isStaff],
-  );
+);
+
+/** Those that they are in, those that they can find, and for staff of the institution all of them. */
+export async function coursesOnDesk(em: EntityManager, person: Person): Promise<readonly OnDesk[]> {
+  const rows = await askDesk(em, [person.id, person.institutionId, person.kind === 'staff']);
   return (await withCourses(em, rows)).map(({ kept, row }) => ({
     ...{ kept, own: ownRowsOf(row), learners: row.learners },
     ...{ staff: row.staff ?? [], texts: new Map(row.texts ?? []) },
   }));
 }
 
+const askOwn = knownQuestion<OwnColumns & Pick<Row, 'number'>>(
+  'courses-of',
+  `with asked as materialized (select ?::text as who)
+     select ${NUMBER} as number,
+       ${ownColumns('asked.who', 'course.id')}
+     from asked join member mine on mine.person_id = asked.who and mine.left_at is null
+       join course on course.id = mine.course_id`,
+);
+
 /** The courses that somebody is in, with all that is theirs in each. */
 export async function coursesOf(
   em: EntityManager,
   personId: string,
 ): Promise<readonly Pick<OnDesk, 'kept' | 'own'>[]> {
-  const rows = await em.execute<(OwnColumns & Pick<Row, 'number'>)[]>(
-    `with asked as materialized (select ?::text as who)
-     select ${NUMBER} as number,
-       ${ownColumns('asked.who', 'course.id')}
-     from asked join member mine on mine.person_id = asked.who and mine.left_at is null
-       join course on course.id = mine.course_id`,
-    [personId],
-  );
+  const rows = await askOwn(em, [personId]);
   return (await withCourses(em, rows)).map(({ kept, row }) => ({ kept, own: ownRowsOf(row) }));
 }
 

@@ -39,11 +39,12 @@ function storeWithPersons(pool: Pool): session.Store {
   class WithPersons extends Store {
     override get(sid: string, done: (error: unknown, found?: SessionData | null) => void): void {
       pool
-        .query<{ sess: SessionData; person: object | null }>(
-          `select sess, (select to_jsonb(person) from person where person.id = sess ->> 'person') as person
+        .query<{ sess: SessionData; person: object | null }>({
+          name: 'session',
+          text: `select sess, (select to_jsonb(person) from person where person.id = sess ->> 'person') as person
              from session where sid = $1 and expire >= now()`,
-          [sid],
-        )
+          values: [sid],
+        })
         .then(
           ({ rows: [row] }) => {
             if (row?.person != null) persons.set(row.sess, row.person);
