@@ -18,6 +18,7 @@ const WITH_SERVER = {
   'answer-vs-bare-commit': 'e2e/bench/answer.ts',
   'course-page-vs-one-question': 'e2e/bench/pages.ts',
   'desk-vs-one-question': 'e2e/bench/pages.ts',
+  'desk-2000-vs-7': 'e2e/bench/desk.ts',
   'change-4200-vs-75': 'e2e/bench/change.ts',
   'change-vs-bare-commit': 'e2e/bench/change.ts',
   'change-under-readers': 'e2e/bench/change.ts',

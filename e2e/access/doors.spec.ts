@@ -3,6 +3,7 @@ import { expect, test } from '@playwright/test';
 import {
   ADAEZE,
   comeInAs,
+  fromDesk,
   INES,
   KENJI,
   NOOR,
@@ -45,10 +46,7 @@ test('whoever is not signed in comes back to where they wanted to go', async ({ 
 
 test('an assistant works on the plan and does not open the course', async ({ page }) => {
   await comeInAs(page, ADAEZE);
-  await page
-    .getByRole('row', { name: /EFM-210-SUM27/ })
-    .getByRole('link')
-    .click();
+  await fromDesk(page, 'EFM-210-SUM27');
   await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
   await expect(page.getByRole('button', { name: /Go live/ })).toHaveCount(0);
   await page

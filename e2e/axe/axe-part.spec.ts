@@ -9,6 +9,8 @@ import {
   comeInAs,
   goLive,
   INES,
+  LIVE,
+  liveCourse,
   NOOR,
   ownCourse,
   send,
@@ -140,10 +142,7 @@ for (const language of ['en', 'es', 'fr', 'ar'] as const) {
     await expect(page.getByRole('dialog').locator('li[data-ask]')).toHaveCount(4);
     await clean(page, 'what a survey asks', '[role="dialog"]');
     // What it came to, with its bars: the demo's has enough answers.
-    const { courses } = (await (await request.get('/api/desk')).json()) as {
-      courses: { id: string; code: string }[];
-    };
-    const live = courses.find(({ code }) => code === 'EFM-210-SPR27')?.id ?? '';
+    const live = await liveCourse(page, LIVE);
     const { course } = (await (await request.get(`/api/courses/${live}/plan`)).json()) as {
       course: { sections: { items: { id: string; kind: string }[] }[] };
     };

@@ -1,7 +1,7 @@
 /** axe-core finds nothing, in light and in dark. */
 import { expect, test } from '@playwright/test';
 import { clean } from '../support/axe.ts';
-import { choose, comeInAs, goLive, INES, NOOR, ownCourse } from '../support/people.ts';
+import { choose, comeInAs, fromDesk, goLive, INES, NOOR, ownCourse } from '../support/people.ts';
 
 // A trace of every step of axe over a thousand cells costs more than the check itself.
 test.use({ trace: 'off' });
@@ -20,11 +20,7 @@ test('sign-in, desk, new course and setup', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Use / })).toBeVisible();
   await clean(page, 'new course');
   await page.goto('/desk');
-  await page
-    .getByRole('row', { name: /EFM-210-SUM27/ })
-    .getByRole('link')
-    .first()
-    .click();
+  await fromDesk(page, 'EFM-210-SUM27');
   for (const stop of ['About', 'Dates & format', 'Outline', 'Access', 'Members', 'Readiness']) {
     await page
       .getByRole('navigation', { name: 'The route through setup' })
@@ -68,11 +64,7 @@ test('an item beside the outline, its text with every piece, and what lies over 
   page,
 }) => {
   await comeInAs(page, INES);
-  await page
-    .getByRole('row', { name: /EFM-210-SPR27/ })
-    .getByRole('link')
-    .first()
-    .click();
+  await fromDesk(page, 'EFM-210-SPR27');
   await page
     .getByRole('navigation', { name: 'The route through setup' })
     .getByRole('link', { name: 'Outline' })

@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { ADAEZE, comeInAs, INES, ownCourse } from '../support/people.ts';
+import { ADAEZE, comeInAs, INES, LIVE, liveCourse, ownCourse } from '../support/people.ts';
 
 /** With a title above and a total below; an id that a spreadsheet has spoiled; a heading that nobody knows. */
 const FIRST = `Tern Point College of Coastal Field Studies;;;;
@@ -173,10 +173,7 @@ test('what is no list is refused with a sentence, and read by nobody', async ({ 
 
 test('an assistant sees who is there, and changes nothing of it', async ({ page }) => {
   await comeInAs(page, ADAEZE);
-  const { courses } = (await (await page.request.get('/api/desk')).json()) as {
-    courses: { id: string; code: string }[];
-  };
-  const id = courses.find(({ code }) => code === 'EFM-210-SPR27')?.id ?? '';
+  const id = await liveCourse(page, LIVE);
   await page.goto(`/setup/${id}/members?list=new`);
   await expect(row(page, /Aroha Tamihere/)).toContainText('Class B');
   await expect(page.getByRole('button', { name: /Read a list|Add people|Write out/ })).toHaveCount(0);

@@ -42,12 +42,21 @@ export async function signedInAs(page: Page, name: string): Promise<void> {
 export const LIVE = 'EFM-210-SPR27';
 
 export async function liveCourse(page: Page, code: string): Promise<string> {
-  const { courses } = (await (await page.request.get('/api/desk')).json()) as {
-    courses: { id: string; code: string }[];
-  };
+  const answer = await page.request.get(`/api/desk?find=${encodeURIComponent(code)}`);
+  const { courses } = (await answer.json()) as { courses: { id: string; code: string }[] };
   const id = courses.find((course) => course.code === code)?.id;
   if (id === undefined) throw new Error(`${code} is not on this desk`);
   return id;
+}
+
+/** From the desk, on which other tests' courses stand before it, to a course by its code. */
+export async function fromDesk(page: Page, code: string): Promise<void> {
+  await page.getByRole('searchbox', { name: 'Find by title, code or tag' }).fill(code);
+  await page
+    .getByRole('row', { name: new RegExp(code) })
+    .getByRole('link')
+    .first()
+    .click();
 }
 
 /** On with the Tab key until something has the focus, as whoever has no mouse goes there. */

@@ -26,7 +26,15 @@ export type {
   MenuTemplatesAnswer,
 } from './institution/schemas.ts';
 export { newCourseSchema } from './desk/schemas.ts';
-export type { CodeAnswer, DeskAnswer, DeskCourse, FoundCourse, NewCourseRequest } from './desk/schemas.ts';
+export { DESK_ROWS } from './desk/schemas.ts';
+export type {
+  CodeAnswer,
+  DeskAnswer,
+  DeskCourse,
+  DeskQuery,
+  FoundCourse,
+  NewCourseRequest,
+} from './desk/schemas.ts';
 export type {
   AllProgressAnswer,
   DeedDaysAnswer,

@@ -131,6 +131,7 @@ export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
 export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
+export { firstDayOf } from './calendar/teaching-weeks.ts';
 export { exceptionsFor, ownCourse, timeFactor } from './access/own-course.ts';
 export { shutsAt } from './access/shuts.ts';
 export { heldAt, holdEdit, holdOver, learnersNode, planRelease, releaseEdit } from './access/holding.ts';

@@ -2,14 +2,15 @@
 import { idSchema, storableSchema } from '@itinerary/core';
 import { z } from 'zod';
 import type { Route } from '../shape/route.ts';
-import { codeAnswerSchema, createdSchema, deskSchema, newCourseSchema } from './schemas.ts';
+import { codeAnswerSchema, createdSchema, deskQuerySchema, deskSchema, newCourseSchema } from './schemas.ts';
 
 export const DESK_ROUTES = {
   desk: {
     method: 'get',
     path: '/api/desk',
     access: 'signed_in',
-    summary: "One's courses",
+    summary: "One's courses, a page of them",
+    query: deskQuerySchema,
     status: 200,
     answer: deskSchema,
   },

@@ -60,9 +60,40 @@ export const foundCourseSchema = z.object({
 });
 export type FoundCourse = DeepReadonly<z.infer<typeof foundCourseSchema>>;
 
+/** As many stand on one page of the desk. */
+export const DESK_ROWS = 30;
+const MOST_PAGES = 10_000;
+
+/** What is asked of the desk: all of it that is asked for is so at once. */
+export const deskQuerySchema = z.object({
+  /** Words, each of which stands in the title, the code or a tag, without accents and case. */
+  find: storableSchema.max(200).optional(),
+  term: storableSchema.max(40).optional(),
+  state: courseStateSchema.optional(),
+  tag: storableSchema.max(200).optional(),
+  /** From 1; beyond the last one it is the last one. */
+  page: z.coerce.number().int().min(1).max(MOST_PAGES).optional(),
+});
+export type DeskQuery = z.infer<typeof deskQuerySchema>;
+
 export const deskSchema = z.object({
+  /** One page: what is archived last, then by first day and code. */
   courses: z.array(deskCourseSchema),
+  page: z.int(),
+  /** How many are asked for, on all pages. */
+  total: z.int(),
+  /** What there is to ask for among all that are theirs. */
+  all: z.int(),
+  states: z.array(courseStateSchema),
+  tags: z.array(z.string()),
+  /** Of the page, those whose rows no course can be read from: they say so, and harm nothing else. */
+  broken: z.array(z.object({ id: z.string(), code: z.string(), title: z.string() })),
+  /** Of all that are theirs, the course that begins next. */
+  next: z.object({ title: z.string(), firstDay: daySchema }).nullable(),
+  /** By title. */
   found: z.array(foundCourseSchema),
+  /** There are more to be found, by words. */
+  moreFound: z.boolean(),
 });
 export type DeskAnswer = DeepReadonly<z.infer<typeof deskSchema>>;
 

@@ -12,7 +12,7 @@ import { meetingCalendar } from './meetings.ts';
 import { datedPauses } from './pauses.ts';
 import type { Pauses } from './pauses.ts';
 import type { CalendarRow, Slot } from './rows.ts';
-import { effectiveFirstDay, teachingWeeks } from './teaching-weeks.ts';
+import { effectiveFirstDay, firstDayOf, teachingWeeks } from './teaching-weeks.ts';
 import { unitCalendar, unitSlots } from './units.ts';
 
 /** Where a section stands in time. */
@@ -73,7 +73,7 @@ export function planSections(course: Course, { joined = null }: Asked = {}): Pla
     span: byId.get(id) ?? { kind: 'outside' },
   }));
   const first = effectiveFirstDay(dates);
-  const firstDay = first === null ? null : toDay(first);
+  const firstDay = firstDayOf(dates);
   return {
     sections,
     rows,

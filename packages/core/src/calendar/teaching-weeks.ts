@@ -29,6 +29,12 @@ export function effectiveFirstDay(
   return first + (ahead > 3 ? ahead - 7 : ahead);
 }
 
+/** The first day that counts, ISO; null: the course has none. */
+export function firstDayOf(dates: Parameters<typeof effectiveFirstDay>[0]): string | null {
+  const first = effectiveFirstDay(dates);
+  return first === null ? null : toDay(first);
+}
+
 /** Weeks from the first day on, without end: the caller stops. */
 function* weeksFrom(first: number, dates: Dates): Generator<readonly [number, number]> {
   let from = first;

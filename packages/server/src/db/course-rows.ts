@@ -1,5 +1,5 @@
 /** A course and its rows: the same value, written two ways. Reading back gives what core computed. */
-import { courseSchema, isHolder, isHolderKind } from '@itinerary/core';
+import { courseSchema, firstDayOf, goesLiveAt, isHolder, isHolderKind } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
 import type { CourseRecord, NodeRecord, NodeSettings } from './entities.ts';
 import { CourseRow, NodeRow } from './entities.ts';
@@ -80,7 +80,8 @@ export function headOf(course: Course): Omit<CourseRecord, 'institutionId' | 'se
     ...settings
   } = course;
   void _sections;
-  return { id, code, title, purpose, state, department, term, description, tags, dates, settings };
+  const head = { id, code, title, purpose, state, department, term, description, tags, dates, settings };
+  return { ...head, firstDay: firstDayOf(dates), goesLive: goesLiveAt(course), listed: true };
 }
 
 /** A node of a course, without what it holds, as its row has it. */

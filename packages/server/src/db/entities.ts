@@ -83,6 +83,12 @@ export const CourseRow = defineEntity({
     tags: p.json<string[]>(),
     dates: p.json<Dates>(),
     settings: p.json<CourseSettings>(),
+    /** By which it stands on a desk; null: it has none. */
+    firstDay: p.string().nullable(),
+    /** The instant at which a draft goes live by itself, in milliseconds. */
+    goesLive: p.float().nullable(),
+    /** The two above say what core makes of the course. */
+    listed: p.boolean().default(true),
     /** The last sequence number given to a change. */
     seq: p.integer(),
     createdAt: p.string(),

@@ -80,10 +80,15 @@ export function keepChanged(em: EntityManager, { row, course }: KeptCourse): voi
     shelf.set(row.id, { row: { ...row }, course });
 }
 
-/** Those of the rows that are still there, in their order: with one question more where not all are kept. */
+/**
+ * Those of the rows that are still there, in their order: with one question more where not all are kept.
+ *
+ * @param unread what becomes of one whose rows are no course
+ */
 export async function keptCourses(
   em: EntityManager,
   rows: readonly CourseNumber[],
+  unread: 'throw' | 'leave' = 'throw',
 ): Promise<readonly KeptCourse[]> {
   const shelf = kept.of(em.getConnection());
   const found = new Map<string, KeptCourse>();
@@ -93,7 +98,7 @@ export async function keptCourses(
     if (there !== undefined && isOf(there, row)) found.set(row.id, there);
     else missing.push(row.id);
   }
-  if (missing.length > 0) for (const one of await fromRows(em, missing)) found.set(one.row.id, one);
+  if (missing.length > 0) for (const one of await fromRows(em, missing, unread)) found.set(one.row.id, one);
   for (const [id, one] of found) shelf.set(id, one);
   return rows.flatMap(({ id }) => found.get(id) ?? []);
 }
@@ -107,14 +112,23 @@ export async function coursesWhere(
 }
 
 /** At one moment of the database: a course whose rows a change came between would be none that ever was. */
-function fromRows(em: EntityManager, ids: readonly string[]): Promise<readonly KeptCourse[]> {
+function fromRows(
+  em: EntityManager,
+  ids: readonly string[],
+  unread: 'throw' | 'leave',
+): Promise<readonly KeptCourse[]> {
   return em.fork().transactional(
     async (inner) => {
       const rows = await inner.find(CourseRow, { id: { $in: [...ids] } });
       const nodes = byCourse(await inner.find(NodeRow, { courseId: { $in: [...ids] } }));
-      return rows.map((row) => {
+      return rows.flatMap((row): KeptCourse[] => {
         const { id, institutionId, seq, createdAt } = row;
-        return { row: { id, institutionId, seq, createdAt }, course: toCourse(row, nodes.get(id) ?? []) };
+        try {
+          return [{ row: { id, institutionId, seq, createdAt }, course: toCourse(row, nodes.get(id) ?? []) }];
+        } catch (error) {
+          if (unread === 'throw') throw error;
+          return [];
+        }
       });
     },
     { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },

@@ -5,6 +5,7 @@ import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import pg from 'pg';
 import { ENTITIES } from './entities.ts';
+import { listCourses } from './list-courses.ts';
 import { Migration0001 } from './migrations/early/migration-0001.ts';
 import { Migration0002 } from './migrations/early/migration-0002.ts';
 import { Migration0003 } from './migrations/early/migration-0003.ts';
@@ -30,6 +31,7 @@ import { Migration0022 } from './migrations/migration-0022.ts';
 import { Migration0023 } from './migrations/migration-0023.ts';
 import { Migration0024 } from './migrations/migration-0024.ts';
 import { Migration0025 } from './migrations/migration-0025.ts';
+import { Migration0026 } from './migrations/migration-0026.ts';
 
 export type { EntityManager } from '@mikro-orm/postgresql';
 export type Database = MikroORM;
@@ -61,6 +63,7 @@ export const MIGRATIONS = [
   { name: '0023-films-meetings-surveys', class: Migration0023 },
   { name: '0024-what-goes-with-work', class: Migration0024 },
   { name: '0025-progress', class: Migration0025 },
+  { name: '0026-desk-of-thousands', class: Migration0026 },
 ];
 
 /**
@@ -120,6 +123,7 @@ export async function migrate(database: Database): Promise<void> {
       'insert into node_kind select jsonb_array_elements_text($1::jsonb) on conflict do nothing',
       [JSON.stringify(['section', ...ITEM_KINDS])],
     );
+    await listCourses(database.em.fork());
   } finally {
     // The lock goes with it.
     await holder.end();

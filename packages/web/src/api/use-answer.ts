@@ -11,6 +11,8 @@ export type Loading = 'loading' | 'there' | 'nothing' | 'failed';
 export function useAnswer<Line extends RequestLine>(
   line: Line,
   given: () => Given<Line>,
+  /** What was there stays while another address of the line is asked: a list that is narrowed. */
+  { keepsWords = false }: { readonly keepsWords?: boolean } = {},
 ): {
   readonly answer: ShallowRef<AnswerOf<RouteAt<Line>> | null>;
   readonly state: Ref<Loading>;
@@ -24,7 +26,7 @@ export function useAnswer<Line extends RequestLine>(
   let underWay: Promise<void> | null = null;
   let afterIt: Promise<void> | null = null;
 
-  async function load(quietly: boolean): Promise<void> {
+  async function load(quietly: boolean, isElsewhere = false): Promise<void> {
     latest += 1;
     const mine = latest;
     const hasWords = quietly && (state.value === 'there' || state.value === 'nothing');
@@ -43,15 +45,16 @@ export function useAnswer<Line extends RequestLine>(
         return;
       }
       if (code === 'not_found' || code === 'not_allowed') state.value = 'nothing';
-      else if (!hasWords) state.value = 'failed';
+      // Of another address what stands there would say what is not so.
+      else if (!hasWords || isElsewhere) state.value = 'failed';
     } finally {
       if (mine === latest) underWay = null;
     }
   }
 
-  function start(quietly: boolean): Promise<void> {
+  function start(quietly: boolean, isElsewhere = false): Promise<void> {
     afterIt = null;
-    underWay = load(quietly);
+    underWay = load(quietly, isElsewhere);
     return underWay;
   }
 
@@ -71,7 +74,8 @@ export function useAnswer<Line extends RequestLine>(
   }
 
   const reload = (): Promise<void> => start(false);
-  watch(() => addressOf(line, given() as Filling), reload, { immediate: true });
+  const go = (): Promise<void> => (keepsWords ? start(true, true) : reload());
+  watch(() => addressOf(line, given() as Filling), go, { immediate: true });
   // What comes for a page that is left leads nobody anywhere.
   onScopeDispose(() => (latest += 1));
   return { answer, state, reload, refresh };

@@ -8,7 +8,7 @@ import { formatDay } from '../words/dates.ts';
 import CourseThumb from '../ui/course/CourseThumb.vue';
 import FindingSign from '../ui/frame/FindingSign.vue';
 import StateMark from '../ui/course/StateMark.vue';
-import PlainTable from '../ui/frame/PlainTable.vue';
+import BoardFrame from './BoardFrame.vue';
 
 const props = defineProps<{ courses: readonly DeskCourse[]; today: string }>();
 const { t, locale } = useI18n();
@@ -42,7 +42,7 @@ const settle = (course: DeskCourse): number =>
 </script>
 
 <template>
-  <PlainTable class="board" :columns="COLUMNS">
+  <BoardFrame :columns="COLUMNS">
     <tr v-for="course in courses" :key="course.id" @click="router.push(to(course))">
       <td class="picture"><CourseThumb :course="course" :width="320" /></td>
       <td class="figures code">{{ course.code }}</td>
@@ -62,67 +62,13 @@ const settle = (course: DeskCourse): number =>
         </span>
       </td>
     </tr>
-  </PlainTable>
+  </BoardFrame>
 </template>
 
 <style scoped>
-.board {
-  width: 100%;
-  border-collapse: collapse;
-  border-top: 3px solid var(--route);
-  background: var(--card);
-}
-
-.board :deep(thead th) {
-  padding: 8px 12px;
-  border-bottom: 1px solid var(--ink);
-  font-size: 12.5px;
-  font-weight: 500;
-  text-align: start;
-}
-
-td {
-  padding: 9px 12px;
-  border-bottom: 1px solid var(--rule);
-  vertical-align: middle;
-}
-
-.board tr {
-  cursor: pointer;
-  transition: background var(--motion);
-}
-
-.board tr:hover {
-  background: var(--bottle-pale);
-}
-
-.picture {
-  width: 68px;
-  height: 54px;
-}
-
-.picture :deep(svg) {
-  width: 48px;
-  height: 36px;
-  border-radius: 4px;
-}
-
 .code,
 .day {
   white-space: nowrap;
-}
-
-.course a {
-  display: block;
-  color: var(--ink);
-  font-family: var(--font-heading);
-  font-size: 16px;
-  font-weight: 650;
-  text-decoration: none;
-}
-
-.course a:hover {
-  text-decoration: underline;
 }
 
 .format {
@@ -140,40 +86,6 @@ td {
 }
 
 @media (max-width: 860px) {
-  .board,
-  .board :deep(tbody),
-  tr,
-  td {
-    display: block;
-  }
-
-  .board :deep(thead) {
-    display: none;
-  }
-
-  .board tr {
-    position: relative;
-    padding: 10px 12px 10px 76px;
-    border-bottom: 1px solid var(--rule);
-  }
-
-  td {
-    display: inline-block;
-    padding: 0 12px 0 0;
-    border: 0;
-  }
-
-  td.course {
-    display: block;
-  }
-
-  td.picture {
-    position: absolute;
-    inset-inline-start: 12px;
-    top: 12px;
-    width: 52px;
-  }
-
   td.last {
     display: none;
   }

@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import type { DeskCourse, InstitutionAnswer } from '@itinerary/contract';
+import type { DeskAnswer, InstitutionAnswer } from '@itinerary/contract';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FindField from '../ui/fields/FindField.vue';
 import SelectField from '../ui/fields/choice/SelectField.vue';
-import type { DeskFilter } from './filter.ts';
+import type { DeskFilter } from './use-desk.ts';
 
-const props = defineProps<{ courses: readonly DeskCourse[]; terms: InstitutionAnswer['terms'] }>();
+const props = defineProps<{
+  /** What there is to ask for. */
+  desk: Pick<DeskAnswer, 'states' | 'tags'>;
+  terms: InstitutionAnswer['terms'];
+}>();
 const filter = defineModel<DeskFilter>({ required: true });
 const { t } = useI18n();
 
-const tags = computed(() => [...new Set(props.courses.flatMap((course) => course.tags))].sort());
 const states = computed(() =>
-  (['draft', 'live', 'archived'] as const).filter((state) =>
-    props.courses.some((course) => course.state === state),
-  ),
+  (['draft', 'live', 'archived'] as const).filter((state) => props.desk.states.includes(state)),
 );
 
 function set(change: Partial<DeskFilter>): void {
@@ -51,13 +52,13 @@ function set(change: Partial<DeskFilter>): void {
       @choose="set({ state: $event })"
     />
     <SelectField
-      v-if="tags.length > 0"
+      v-if="desk.tags.length > 0"
       bare
       :label="t('desk.tag')"
       :value="filter.tag"
       :options="[
         { value: null, title: t('desk.anyTag') },
-        ...tags.map((tag) => ({ value: tag, title: tag })),
+        ...desk.tags.map((tag) => ({ value: tag, title: tag })),
       ]"
       @choose="set({ tag: $event })"
     />

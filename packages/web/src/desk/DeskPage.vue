@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { DESK_ROWS } from '@itinerary/contract';
 import type { AllProgressAnswer } from '@itinerary/contract';
+import { daysBetween } from '@itinerary/core';
 import { IconCalendarOff, IconLifebuoy, IconPlus, IconUsers } from '@tabler/icons-vue';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -8,18 +10,17 @@ import { formatDays } from '../words/dates.ts';
 import { intlLocale } from '../words/intl.ts';
 import LoadState from '../ui/frame/LoadState.vue';
 import { ask } from '../api/client.ts';
-import { useAnswer } from '../api/use-answer.ts';
-import { leftBehind } from '../stores/device/kept.ts';
-import type { Kept } from '../stores/device/kept.ts';
 import { useLive } from '../stores/live.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
+import BrokenCourses from './BrokenCourses.vue';
 import DeskBoard from './DeskBoard.vue';
-import DeskCards from './DeskCards.vue';
+import DepartureBoard from './DepartureBoard.vue';
 import DeskFilters from './DeskFilters.vue';
-import { filterCourses, isFiltering, NO_FILTER } from './filter.ts';
-import type { DeskFilter } from './filter.ts';
-import { nextToStart } from './next-to-start.ts';
+import DeskPages from './DeskPages.vue';
+import { keptOnDevice } from './kept-on-device.ts';
+import type { KeptCourse } from './kept-on-device.ts';
+import { isFiltering, NO_FILTER, useDesk } from './use-desk.ts';
 import PushButton from '../ui/frame/PushButton.vue';
 
 /** Few are staff of the institution: its dialogs come when they are wanted. */
@@ -33,7 +34,7 @@ const KeptHere = defineAsyncComponent(() => import('./KeptHere.vue'));
 const { t, locale } = useI18n();
 const session = useSession();
 const router = useRouter();
-const { answer, state, reload, refresh } = useAnswer('GET /api/desk', () => ({}));
+const { filter, page, pages, answer, state, reload, refresh } = useDesk();
 // A course that goes live while the desk is open comes onto it.
 useLive(() => void refresh());
 /** What is new, and how far one is, come after the courses themselves. */
@@ -50,7 +51,6 @@ watch(answer, async (desk) => {
   if (all !== null) news.value = new Map(all.courses.map(({ course, count }) => [course, count]));
   if (far !== null) howFar.value = new Map(far.courses.map((one) => [one.course, one]));
 });
-const filter = ref<DeskFilter>(NO_FILTER);
 const isShowingHolidays = ref(false);
 const isShowingPages = ref(false);
 const isShowingNames = ref(false);
@@ -58,35 +58,28 @@ const isStaff = computed(() => session.person?.kind === 'staff');
 
 const courses = computed(() => answer.value?.courses ?? []);
 const others = computed(() => answer.value?.found ?? []);
-const shown = computed(() => filterCourses(courses.value, filter.value));
-const planned = computed(() => shown.value.filter(({ mayPlan }) => mayPlan));
-const read = computed(() => shown.value.filter(({ mayPlan }) => !mayPlan));
+const planned = computed(() => courses.value.filter(({ mayPlan }) => mayPlan));
+const read = computed(() => courses.value.filter(({ mayPlan }) => !mayPlan));
 const institution = computed(() => session.me?.institution);
 const term = computed(() => {
   const { today } = session;
   return institution.value?.terms.find(({ firstDay, lastDay }) => firstDay <= today && today <= lastDay)
     ?.name;
 });
-/** What pages that are gone have left on this device, of the courses that are here. */
-const left = shallowRef<readonly Kept[]>([]);
-const kept = computed(() =>
-  courses.value.flatMap(({ id, title }) => {
-    const count = left.value.flatMap(({ course, changes }) => (course === id ? changes : [])).length;
-    return count === 0 ? [] : [{ id, title, count }];
-  }),
-);
+/** What pages that are gone have left on this device. */
+const kept = shallowRef<readonly KeptCourse[]>([]);
 watch(
   () => session.person?.id,
-  async (person) => (left.value = person === undefined ? [] : await leftBehind(person)),
+  async (person) => (kept.value = person === undefined ? [] : await keptOnDevice(person)),
   { immediate: true },
 );
 const lead = computed(() => {
-  const next = nextToStart(courses.value, session.today);
+  const next = answer.value?.next ?? null;
   if (next === null) return null;
+  const days = daysBetween(session.today, next.firstDay);
   const relative = new Intl.RelativeTimeFormat(intlLocale(locale.value), { numeric: 'auto' });
-  const when =
-    next.days < 14 ? relative.format(next.days, 'day') : relative.format(Math.round(next.days / 7), 'week');
-  return t('desk.nextToStart', { title: next.course.title, when });
+  const when = days < 14 ? relative.format(days, 'day') : relative.format(Math.round(days / 7), 'week');
+  return t('desk.nextToStart', { title: next.title, when });
 });
 </script>
 
@@ -122,20 +115,22 @@ const lead = computed(() => {
         </p>
       </div>
       <DeskFilters
-        v-if="courses.length > 0"
+        v-if="answer.all > 0 || answer.moreFound || isFiltering(filter)"
         v-model="filter"
-        :courses="courses"
+        :desk="answer"
         :terms="institution?.terms ?? []"
       />
     </header>
     <KeptHere v-if="kept.length > 0" :courses="kept" />
-    <p class="visually-hidden" role="status">{{ t('desk.count', shown.length) }}</p>
+    <p class="visually-hidden" role="status">{{ t('desk.count', answer.total) }}</p>
     <DeskBoard v-if="planned.length > 0" :courses="planned" :today="session.today" />
     <template v-if="read.length > 0">
       <h2 v-if="planned.length > 0" class="reading">{{ t('desk.reading') }}</h2>
-      <DeskCards :courses="read" :today="session.today" :news="news" :how-far="howFar" />
+      <DepartureBoard :courses="read" :today="session.today" :news="news" :how-far="howFar" />
     </template>
-    <section v-if="shown.length === 0" class="empty">
+    <BrokenCourses v-if="answer.broken.length > 0" :courses="answer.broken" />
+    <DeskPages v-if="pages > 1" v-model="page" :pages="pages" :total="answer.total" :rows="DESK_ROWS" />
+    <section v-if="answer.total === 0" class="empty">
       <template v-if="isFiltering(filter)">
         <h2>{{ t('desk.noneFound') }}</h2>
         <PushButton @click="filter = NO_FILTER">{{ t('desk.showAll') }}</PushButton>
@@ -165,6 +160,7 @@ const lead = computed(() => {
           </span>
         </li>
       </ul>
+      <p v-if="answer.moreFound" class="soft">{{ t('desk.moreFound') }}</p>
     </section>
   </main>
   <LoadState v-else :state="state" @again="reload" />

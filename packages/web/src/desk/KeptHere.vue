@@ -4,12 +4,8 @@ import { onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
 import PushButton from '../ui/frame/PushButton.vue';
+import type { KeptCourse } from './kept-on-device.ts';
 
-export interface KeptCourse {
-  readonly id: string;
-  readonly title: string;
-  readonly count: number;
-}
 type Fate = 'sending' | 'sent' | 'told' | 'waiting';
 
 const props = defineProps<{ courses: readonly KeptCourse[] }>();

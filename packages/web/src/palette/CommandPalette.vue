@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Finds courses, stops and acts by name. Opened with Ctrl or ⌘ and K. */
 import type { DeskAnswer } from '@itinerary/contract';
-import { computed, nextTick, onMounted, ref, shallowRef, useId, watch } from 'vue';
+import { computed, nextTick, onMounted, onScopeDispose, ref, shallowRef, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VDialog } from 'vuetify/components/VDialog';
@@ -23,6 +23,7 @@ const listId = useId();
 const find = ref('');
 const at = ref(0);
 const courses = shallowRef<DeskAnswer['courses']>([]);
+const isWhole = ref(false);
 const field = ref<{ focus: () => void; $el: HTMLElement } | null>(null);
 const list = ref<HTMLElement | null>(null);
 
@@ -78,15 +79,35 @@ async function start(): Promise<void> {
   // The library puts a role on what stands around the field, where nobody types.
   field.value?.$el.querySelector('input')?.setAttribute('role', 'combobox');
   field.value?.focus();
+  await look();
+}
+
+let latest = 0;
+/** Of thousands of courses those that the words are of; the others would not be shown anyway. */
+async function look(): Promise<void> {
   if (session.person === null) return;
+  latest += 1;
+  const mine = latest;
+  const words = find.value.trim();
   try {
-    courses.value = (await ask('GET /api/desk', {})).courses;
+    const answer = await ask('GET /api/desk', { query: words === '' ? {} : { find: words } });
+    if (mine !== latest) return;
+    courses.value = answer.courses;
+    isWhole.value = words === '' && answer.total === answer.courses.length;
   } catch {
     // Without an answer the acts of this page are still there.
   }
 }
 
-watch(find, () => (at.value = 0));
+const REST_MS = 200;
+let resting: ReturnType<typeof setTimeout> | undefined;
+watch(find, () => {
+  at.value = 0;
+  clearTimeout(resting);
+  // All that are theirs are here already.
+  if (!isWhole.value) resting = setTimeout(() => void look(), REST_MS);
+});
+onScopeDispose(() => clearTimeout(resting));
 watch(open, (now) => now && void start());
 onMounted(start);
 useBehind(open);

@@ -1,55 +1,101 @@
-/** One's courses: those one is a member of and may see; for institution staff, all of them. */
-import type { DeskAnswer, DeskCourse } from '@itinerary/contract';
+/** One's courses, a page of them: those one is in and may see; for institution staff, all of them. */
+import { DESK_ROWS } from '@itinerary/contract';
+import type { DeskAnswer, DeskCourse, DeskQuery } from '@itinerary/contract';
 import {
   courseView,
   datedThings,
-  findings,
-  isBlocker,
   isThere,
   mayPlan,
-  planCourse,
+  planFor,
   resolveAccess,
   stateAt,
   byName,
 } from '@itinerary/core';
-import type { Course, FaceFacts, FactsByText, Term, Viewer } from '@itinerary/core';
-import { coursesOnDesk } from '../../db/desk-rows.ts';
-import type { OnDesk } from '../../db/desk-rows.ts';
+import type { Course, Term, Viewer } from '@itinerary/core';
+import { coursesFor, deskPage } from '../../db/desk-rows.ts';
+import type { CourseOf } from '../../db/desk-rows.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { faceFacts, pictureView } from '../reading/face.ts';
-import { institutionTold } from '../institution/told.ts';
-import { viewersBy } from '../access/viewer.ts';
+import { PASSER_BY, viewersBy } from '../access/viewer.ts';
+import { toSettle } from './to-settle.ts';
+import type { Settling } from './to-settle.ts';
 
-export async function desk(em: EntityManager, person: Person, now: string): Promise<DeskAnswer> {
-  const onDesk = await coursesOnDesk(em, person);
-  const { terms, pages } = await institutionTold(em, person.institutionId);
-  const termOf = (code: string | null): Term | null => terms.find((term) => term.code === code) ?? null;
-  const courses = onDesk.map(({ kept }) => kept.course);
-  const own = new Map(onDesk.map((one) => [one.kept.row.id, one.own]));
-  const viewerOf = await viewersBy(em, person, courses, own, now);
-  const isThereFor = ({ kept: { course } }: OnDesk): boolean =>
-    isThere(resolveAccess(course, viewerOf(course.id), now).course);
-  const seen = onDesk.filter(isThereFor);
-  // Whoever is in it has it before them; so has staff of the institution.
-  const isTheirs = (one: OnDesk): boolean => person.kind === 'staff' || one.own.member !== null;
-  const entries = seen.filter(isTheirs).map(({ kept: { course }, learners, texts, staff }) =>
-    entry(course, viewerOf(course.id), {
-      ...{ learners, texts, now },
-      term: termOf(course.term),
-      face: faceFacts({ pages, staff }),
-    }),
-  );
-  const found = seen.filter((one) => !isTheirs(one)).map(({ kept }) => foundAs(kept.course));
+/** That they are not in and can find: no more are told of at once. */
+const MOST_FOUND = 50;
+
+export async function desk(
+  em: EntityManager,
+  person: Person,
+  query: DeskQuery,
+  now: string,
+): Promise<DeskAnswer> {
+  const at = Date.parse(now);
+  const { find = '', page = 1 } = query;
+  const words = find.split(/\s+/).filter(Boolean);
+  // Staff of the institution have all of it; of everybody else's own, core says which are there for them.
+  const theirs = person.kind === 'staff' ? null : await thereFor(em, person, words, now);
+  const only = theirs?.ids ?? null;
+  const { term = null, state = null, tag = null } = query;
+  const asked = { person, only, at, words, term, state, tag, page, rows: DESK_ROWS };
+  const { courses, terms, pages, ...around } = await deskPage(em, asked);
+  const viewerOf = await viewersIn(em, person, courses, now);
+  const termOf = (code: string | null): Term | null => terms.find((one) => one.code === code) ?? null;
+  // What is in the archive is settled.
+  const planned = courses.flatMap(({ kept: { course }, learners, staff }): Settling[] => {
+    if (!mayPlan(viewerOf(course.id)) || course.state === 'archived') return [];
+    return [{ course, learners, term: termOf(course.term), face: faceFacts({ pages, staff }) }];
+  });
+  const counts = await toSettle(em, planned, now);
   return {
-    courses: entries.sort(byFirstDay),
-    found: found.sort((a, b) => byName(a.title, b.title) || byName(a.code, b.code)),
+    ...around,
+    courses: courses.map(({ kept: { course }, learners }) =>
+      entry(course, viewerOf(course.id), { learners, counts: counts.get(course.id) ?? SETTLED, now }),
+    ),
+    found: theirs?.found ?? [],
+    moreFound: theirs?.moreFound ?? false,
+  };
+}
+
+const viewersIn = (
+  em: EntityManager,
+  person: Person,
+  all: readonly CourseOf[],
+  now: string,
+): Promise<(courseId: string) => Viewer> =>
+  viewersBy(
+    em,
+    person,
+    all.map(({ kept }) => kept.course),
+    new Map(all.map(({ kept, own }) => [kept.row.id, own])),
+    now,
+  );
+
+/** Of the courses that somebody is in, and of those that they can find, the ones that are there for them. */
+async function thereFor(
+  em: EntityManager,
+  person: Person,
+  words: readonly string[],
+  now: string,
+): Promise<{ readonly ids: readonly string[] } & Pick<DeskAnswer, 'found' | 'moreFound'>> {
+  const { courses, found, unread } = await coursesFor(em, person, words, MOST_FOUND + 1);
+  const viewerOf = await viewersIn(em, person, [...courses, ...found], now);
+  const isThereFor = ({ kept: { course } }: CourseOf): boolean =>
+    isThere(resolveAccess(course, viewerOf(course.id), now).course);
+  return {
+    ids: [...courses.filter(isThereFor).map(({ kept }) => kept.row.id), ...unread],
+    found: found
+      .slice(0, MOST_FOUND)
+      .filter(isThereFor)
+      .map(({ kept }) => foundAs(kept.course))
+      .sort((a, b) => byName(a.title, b.title) || byName(a.code, b.code)),
+    moreFound: found.length > MOST_FOUND,
   };
 }
 
 /** A course of the institution that they are not in and can find. */
 function foundAs(course: Course): DeskAnswer['found'][number] {
-  const { firstDay, lastDay } = planCourse(course);
+  const { firstDay, lastDay } = planFor(course, PASSER_BY);
   return { id: course.id, code: course.code, title: course.title, firstDay, lastDay, ...faceOf(course) };
 }
 
@@ -61,19 +107,16 @@ function faceOf(course: Course): Pick<DeskCourse, 'picture' | 'seed'> {
 }
 
 interface DeskFacts {
-  readonly face: FaceFacts;
   readonly learners: number;
-  readonly term: Term | null;
-  readonly texts: FactsByText;
+  readonly counts: NonNullable<DeskCourse['toSettle']>;
   readonly now: string;
 }
 
-function entry(course: Course, viewer: Viewer, { learners, term, texts, face, now }: DeskFacts): DeskCourse {
-  const plan = planCourse(course);
+const SETTLED: DeskFacts['counts'] = { blockers: 0, advice: 0 };
+
+function entry(course: Course, viewer: Viewer, { learners, counts, now }: DeskFacts): DeskCourse {
+  const plan = planFor(course, PASSER_BY);
   const staff = mayPlan(viewer);
-  const asked = staff && course.state !== 'archived';
-  const found = asked ? findings(course, { moment: now, learners, term, face, texts }, plan) : [];
-  const blockers = found.filter(isBlocker).length;
   return {
     id: course.id,
     code: course.code,
@@ -89,7 +132,7 @@ function entry(course: Course, viewer: Viewer, { learners, term, texts, face, no
     lastDay: plan.lastDay,
     role: viewer.role,
     mayPlan: staff,
-    toSettle: staff ? { blockers, advice: found.length - blockers } : null,
+    toSettle: staff ? counts : null,
     learners: staff ? learners : null,
     next: nextFor(course, viewer, now),
     ...faceOf(course),
@@ -103,11 +146,4 @@ function nextFor(course: Course, viewer: Viewer, now: string): DeskCourse['next'
   const at = Date.parse(now);
   const ahead = view === null ? [] : datedThings(view);
   return ahead.find(({ moment }) => Date.parse(moment.instant) >= at) ?? null;
-}
-
-/** What is running or coming first, archived last; then by first day and code. */
-function byFirstDay(a: DeskCourse, b: DeskCourse): number {
-  const rank = (course: DeskCourse): string =>
-    `${course.state === 'archived' ? 1 : 0} ${course.firstDay ?? '9999'} ${course.code}`;
-  return rank(a) < rank(b) ? -1 : 1;
 }

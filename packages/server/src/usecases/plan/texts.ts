@@ -3,6 +3,7 @@ import type { CourseView, FactsByText, TextFacts } from '@itinerary/core';
 import { BoundedBy, fillText, formulaHtml, linkTargets, textFacts } from '@itinerary/core';
 import katex from 'katex';
 import { TextRow } from '../../db/entities.ts';
+import { groupBy } from '../../db/group-by.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 /** Persists it into the unit of work; the caller flushes. `html` is sanitised. */
@@ -12,13 +13,23 @@ export function keepText(em: EntityManager, courseId: string, hash: string, html
 
 /** Of the texts that hold more than words. */
 export async function factsOfTexts(em: EntityManager, courseId: string): Promise<FactsByText> {
+  return (await factsIn(em, [courseId])).get(courseId) ?? new Map<string, TextFacts>();
+}
+
+/** The same of several courses, by course: one question. */
+export async function factsIn(
+  em: EntityManager,
+  courseIds: readonly string[],
+): Promise<ReadonlyMap<string, FactsByText>> {
   const rows = await em.find(
     TextRow,
-    { courseId, facts: { $ne: null } },
+    { courseId: { $in: [...courseIds] }, facts: { $ne: null } },
     { fields: ['courseId', 'hash', 'facts'] },
   );
+  const known = ({ hash, facts }: (typeof rows)[number]): [string, TextFacts][] =>
+    facts == null ? [] : [[hash, facts]];
   return new Map(
-    rows.flatMap(({ hash, facts }): [string, TextFacts][] => (facts == null ? [] : [[hash, facts]])),
+    [...groupBy(rows, ({ courseId }) => courseId)].map(([id, own]) => [id, new Map(own.flatMap(known))]),
   );
 }
 

@@ -25,6 +25,11 @@ export default {
   allDone: 'أُنجز المقرر.',
   settled: 'لا شيء',
   toSettle: 'للتسوية',
+  nothingAhead: 'لا شيء قادم',
+  moreFound: 'هناك المزيد. ابحث عنها بكلماتها.',
+  pagesOf: { title: 'صفحات القائمة', part: 'من {from} إلى {to} من أصل {total}' },
+  broken:
+    'تعذّرت قراءة {title} ({code})، فلا يستطيع أحد فتحه. لم يضِع منه شيء؛ على من يدير هذا التثبيت أن ينظر فيه.',
   columns: {
     picture: 'الصورة',
     code: 'الرمز',
@@ -33,6 +38,9 @@ export default {
     state: 'الحالة',
     learners: 'المتعلمون',
     settle: 'ما بقي للتسوية',
+    next: 'التالي',
+    howFar: 'التقدّم',
+    fresh: 'الجديد',
   },
   holidays: {
     button: 'العطل',

@@ -24,6 +24,11 @@ export default {
   allDone: 'Done with the course.',
   settled: 'Nothing',
   toSettle: 'to settle',
+  nothingAhead: 'nothing ahead',
+  moreFound: 'There are more. Find them by their words.',
+  pagesOf: { title: 'Pages of the list', part: '{from} to {to} of {total}' },
+  broken:
+    '{title} ({code}) cannot be read, so nobody can open it. Nothing of it is lost; whoever runs this installation has to look at it.',
   columns: {
     picture: 'Picture',
     code: 'Code',
@@ -32,6 +37,9 @@ export default {
     state: 'State',
     learners: 'Learners',
     settle: 'Left to settle',
+    next: 'Next',
+    howFar: 'How far',
+    fresh: 'New',
   },
   holidays: {
     button: 'Holidays',

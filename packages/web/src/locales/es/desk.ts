@@ -24,6 +24,11 @@ export default {
   allDone: 'Curso hecho.',
   settled: 'Nada',
   toSettle: 'por resolver',
+  nothingAhead: 'nada por delante',
+  moreFound: 'Hay más. Búscalos por sus palabras.',
+  pagesOf: { title: 'Páginas de la lista', part: '{from} a {to} de {total}' },
+  broken:
+    '{title} ({code}) no se puede leer, así que nadie puede abrirlo. No se ha perdido nada; quien administra esta instalación tiene que mirarlo.',
   columns: {
     picture: 'Imagen',
     code: 'Código',
@@ -32,6 +37,9 @@ export default {
     state: 'Estado',
     learners: 'Estudiantes',
     settle: 'Por resolver',
+    next: 'A continuación',
+    howFar: 'Avance',
+    fresh: 'Novedades',
   },
   holidays: {
     button: 'Festivos',

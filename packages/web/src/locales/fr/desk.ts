@@ -24,6 +24,11 @@ export default {
   allDone: 'Cours fini.',
   settled: 'Rien',
   toSettle: 'à régler',
+  nothingAhead: 'rien à venir',
+  moreFound: 'Il y en a d’autres. Cherchez-les par leurs mots.',
+  pagesOf: { title: 'Pages de la liste', part: '{from} à {to} sur {total}' },
+  broken:
+    '{title} ({code}) ne peut pas être lu, personne ne peut donc l’ouvrir. Rien n’en est perdu ; la personne qui gère cette installation doit le regarder.',
   columns: {
     picture: 'Image',
     code: 'Code',
@@ -32,6 +37,9 @@ export default {
     state: 'État',
     learners: 'Participants',
     settle: 'Reste à régler',
+    next: 'Ensuite',
+    howFar: 'Avancée',
+    fresh: 'Nouveau',
   },
   holidays: {
     button: 'Congés',

@@ -1,42 +1,29 @@
 <script setup lang="ts">
 /** The course in which whoever has done this one can go on: one of those on one's own desk. */
-import { computed, onMounted } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
-import SelectField from '../../ui/fields/choice/SelectField.vue';
-import { useConditionChoices } from '../rules/condition-choices.ts';
+import CourseField from '../rules/CourseField.vue';
+import type { CourseChoice } from '../rules/courses-found.ts';
 
 defineProps<{ readonly: boolean }>();
 const { t } = useI18n();
 const plan = usePlan();
-const { courses, loadCourses } = useConditionChoices(() => '');
-onMounted(() => loadCourses().catch(() => undefined));
-
-/** The list takes no null. */
-const NONE = '';
 const chosen = computed(() => plan.course?.doneNext ?? null);
-const options = computed(() => {
-  const others = courses.value.map(({ id, title }) => ({ value: id, title }));
-  const { value } = chosen;
-  // What a colleague has chosen stands there, be it on their desk alone.
-  const isKnown = value === null || others.some((one) => one.value === value.course);
-  const theirs = isKnown || value === null ? [] : [{ value: value.course, title: value.title }];
-  return [{ value: NONE, title: t('setup.progress.doneNextNone') }, ...theirs, ...others];
-});
-function choose(id: string): void {
+function choose(next: CourseChoice | null): void {
   const { course } = plan;
   if (course === null) return;
-  const title = courses.value.find((one) => one.id === id)?.name ?? chosen.value?.title ?? '';
-  plan.set(course.id, 'doneNext', id === NONE ? null : { course: id, title }, course.doneNext);
+  const value = next === null ? null : { course: next.id, title: next.name };
+  plan.set(course.id, 'doneNext', value, course.doneNext);
 }
 </script>
 
 <template>
   <div id="field-doneNext" class="go-on" tabindex="-1">
-    <SelectField
+    <CourseField
       :label="t('setup.fields.doneNext')"
-      :value="chosen?.course ?? NONE"
-      :options="options"
+      :chosen="chosen"
+      :none="t('setup.progress.doneNextNone')"
       :readonly="readonly"
       @choose="choose"
     />

@@ -7,7 +7,11 @@ import { useI18n } from 'vue-i18n';
 import NumberField from '../../ui/fields/NumberField.vue';
 import SelectField from '../../ui/fields/choice/SelectField.vue';
 import MomentForm from '../outline/dialogs/MomentForm.vue';
+import CourseField from './CourseField.vue';
+import { usePlan } from '../../stores/plan.ts';
 import { useConditionChoices } from './condition-choices.ts';
+import { coursesFound } from './courses-found.ts';
+import type { CourseChoice } from './courses-found.ts';
 import type { ConditionKind } from './condition-choices.ts';
 import GroupForm from './GroupForm.vue';
 
@@ -20,10 +24,11 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [next: Condition] }>();
 const { t } = useI18n();
 const choices = useConditionChoices(() => props.node);
+const plan = usePlan();
 
 async function become(kind: ConditionKind): Promise<void> {
-  if (kind === 'course') await choices.loadCourses().catch(() => undefined);
-  emit('change', choices.blank(kind));
+  const [course] = kind === 'course' ? await coursesFound('', plan.course?.id).catch(() => []) : [];
+  emit('change', choices.blank(kind, course));
 }
 const item = computed(() => {
   const { condition } = props;
@@ -53,9 +58,8 @@ function later(days: number | null): void {
   emit('change', days === null || days === 0 ? without : { ...without, days });
 }
 
-function chooseCourse(id: string): void {
-  const course = choices.courses.value.find((one) => one.id === id);
-  if (course !== undefined) emit('change', { kind: 'course', course: id, title: course.title });
+function chooseCourse(course: CourseChoice | null): void {
+  if (course !== null) emit('change', { kind: 'course', course: course.id, title: course.title });
 }
 /** What is named and no longer there stays to be seen. */
 const isGone = computed(() => item.value !== '' && choices.items.value.every(({ id }) => id !== item.value));
@@ -66,14 +70,6 @@ const items = computed(() => [
     title: counts ? title : t('setup.rules_editor.uncounted', { title }),
   })),
 ]);
-/** The one that is named first, also before the others have come. */
-const courses = computed(() => {
-  const { condition } = props;
-  if (condition.kind !== 'course') return [];
-  const named = { value: condition.course, title: condition.title };
-  const others = choices.courses.value.filter(({ id }) => id !== condition.course);
-  return [named, ...others.map(({ id, title }) => ({ value: id, title }))];
-});
 </script>
 
 <template>
@@ -125,14 +121,12 @@ const courses = computed(() => {
         {{ t('setup.rules_editor.andMore', condition.items.length - 1) }}
       </span>
     </template>
-    <SelectField
+    <CourseField
       v-else-if="condition.kind === 'course'"
       class="item"
       bare
       :label="t('setup.rules_editor.course')"
-      :value="condition.course"
-      :options="courses"
-      @focusin="choices.loadCourses().catch(() => undefined)"
+      :chosen="condition"
       @choose="chooseCourse"
     />
     <div v-else-if="condition.kind === 'from'" class="whole">

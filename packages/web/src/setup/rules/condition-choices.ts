@@ -1,10 +1,10 @@
 /** What a condition can be, and the items and courses that it can name. */
 import { allLivingItems, isContent, livingSections, numberOf } from '@itinerary/core';
 import type { Condition, ConditionGroup, SingleCondition } from '@itinerary/core';
-import { computed, shallowRef } from 'vue';
+import { computed } from 'vue';
 import type { ComputedRef } from 'vue';
-import { ask } from '../../api/client.ts';
 import { usePlan } from '../../stores/plan.ts';
+import type { CourseChoice } from './courses-found.ts';
 
 export type ConditionKind = SingleCondition['kind'] | ConditionGroup['kind'];
 
@@ -18,27 +18,13 @@ export interface Choice {
 export interface ConditionChoices {
   readonly kinds: ComputedRef<readonly ConditionKind[]>;
   readonly items: ComputedRef<readonly Choice[]>;
-  readonly courses: ComputedRef<readonly CourseChoice[]>;
-  /** Asked for when somebody wants to name another course. */
-  readonly loadCourses: () => Promise<void>;
   readonly first: () => Condition;
   /** A condition of a kind, with what it names taken from what is there. */
-  readonly blank: (kind: ConditionKind) => Condition;
+  readonly blank: (kind: ConditionKind, course?: CourseChoice) => Condition;
 }
-
-export interface CourseChoice {
-  readonly id: string;
-  readonly name: string;
-  /** With its code: courses of several terms are called alike. */
-  readonly title: string;
-}
-
-/** Of everybody's own desk, asked for once. */
-const onDesk = shallowRef<readonly CourseChoice[]>([]);
 
 export function useConditionChoices(node: () => string): ConditionChoices {
   const plan = usePlan();
-  const courses = computed(() => onDesk.value.filter(({ id }) => id !== plan.course?.id));
   const items = computed(() => {
     const { course, planned } = plan;
     if (course === null) return [];
@@ -64,7 +50,7 @@ export function useConditionChoices(node: () => string): ConditionChoices {
     const counted = items.value.filter(({ counts }) => counts);
     return (counted[0] ?? items.value[0])?.id ?? '';
   };
-  const blank = (kind: ConditionKind): Condition => {
+  const blank = (kind: ConditionKind, course?: CourseChoice): Condition => {
     switch (kind) {
       case 'before':
         return { kind };
@@ -83,19 +69,12 @@ export function useConditionChoices(node: () => string): ConditionChoices {
             time: null,
           },
         };
-      case 'course': {
-        const [course] = courses.value;
+      case 'course':
         return { kind, course: course?.id ?? 'none', title: course?.title ?? '–' };
-      }
       case 'all':
       case 'any':
         return { kind, of: [{ kind: 'before' }] };
     }
   };
-  async function loadCourses(): Promise<void> {
-    if (onDesk.value.length > 0) return;
-    const { courses: all } = await ask('GET /api/desk', {});
-    onDesk.value = all.map(({ id, title, code }) => ({ id, name: title, title: `${title} (${code})` }));
-  }
-  return { kinds, items, courses, loadCourses, blank, first: () => blank('before') };
+  return { kinds, items, blank, first: () => blank('before') };
 }

@@ -2,14 +2,14 @@
 /** Whom a way is for: domains of addresses, what somebody is to the institution, a course completed; and as what they come. */
 import { domainSchema, GIVEN_ROLES, MAX_DOMAINS, PERSON_KINDS } from '@itinerary/core';
 import type { WayIn } from '@itinerary/core';
-import { computed, onMounted } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../../stores/plan.ts';
 import { roleWord } from '../../../words/own-words.ts';
 import DraftField from '../../../ui/fields/DraftField.vue';
 import CheckField from '../../../ui/fields/choice/CheckField.vue';
 import SelectField from '../../../ui/fields/choice/SelectField.vue';
-import { useConditionChoices } from '../../rules/condition-choices.ts';
+import CourseField from '../../rules/CourseField.vue';
+import type { CourseChoice } from '../../rules/courses-found.ts';
 
 const props = defineProps<{
   way: WayIn;
@@ -19,8 +19,6 @@ const props = defineProps<{
 const emit = defineEmits<{ set: [change: Partial<WayIn>] }>();
 const { t } = useI18n();
 const plan = usePlan();
-const { courses, loadCourses } = useConditionChoices(() => '');
-onMounted(() => void loadCourses().catch(() => undefined));
 
 const domainsOf = (text: string): string[] => text.split(/[\s,;]+/).filter((word) => word !== '');
 const wrongDomain = (text: string): string | null => {
@@ -42,20 +40,8 @@ function setKind(kind: Kind, on: boolean): void {
   emit('set', { kinds: kinds.length === 0 || kinds.length === PERSON_KINDS.length ? null : kinds });
 }
 
-const NONE = '';
-const afterOptions = computed(() => {
-  const { after } = props.way;
-  const known = courses.value.map(({ id, title }) => ({ value: id, title }));
-  const isKnown = after === null || known.some(({ value }) => value === after.course);
-  return [
-    { value: NONE, title: t('setup.members.ways.afterNone') },
-    ...known,
-    ...(isKnown ? [] : [{ value: after.course, title: after.title }]),
-  ];
-});
-function setAfter(id: string): void {
-  const title = afterOptions.value.find(({ value }) => value === id)?.title ?? '';
-  emit('set', { after: id === NONE ? null : { course: id, title } });
+function setAfter(course: CourseChoice | null): void {
+  emit('set', { after: course === null ? null : { course: course.id, title: course.title } });
 }
 </script>
 
@@ -68,11 +54,11 @@ function setAfter(id: string): void {
       :wrong="wrongDomain"
       @type="setDomains"
     />
-    <SelectField
+    <CourseField
       :label="t('setup.members.ways.after')"
-      :value="way.after?.course ?? NONE"
-      :options="afterOptions"
-      :disabled="plan.isReadonly"
+      :chosen="way.after"
+      :none="t('setup.members.ways.afterNone')"
+      :readonly="plan.isReadonly"
       @choose="setAfter"
     />
     <SelectField

@@ -1,75 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import type { CourseView } from '@itinerary/core';
-import type { DeskCourse } from '@itinerary/contract';
-import { filterCourses, isFiltering, NO_FILTER } from '../../src/desk/filter.ts';
-import { nextToStart } from '../../src/desk/next-to-start.ts';
 import { itemToCarryOn } from '../../src/learner/course/carry-on.ts';
 import { sectionTitle } from '../../src/learner/words/titles.ts';
 import { bestMatches } from '../../src/palette/matches.ts';
 import { dayAtShare } from '../../src/setup/preview/marker.ts';
 import { newId } from '../../src/stores/new-id.ts';
-
-const deskCourse = (change: Partial<DeskCourse>): DeskCourse => ({
-  id: 'c',
-  code: 'EFM-210',
-  title: 'Estuary Field Methods',
-  state: 'live',
-  department: null,
-  term: 'SPR27',
-  tags: ['fieldwork'],
-  format: 'weeks',
-  pace: 'together',
-  slots: 15,
-  firstDay: '2027-01-11',
-  lastDay: '2027-04-25',
-  role: 'instructor',
-  mayPlan: true,
-  toSettle: null,
-  learners: 0,
-  next: null,
-  picture: null,
-  seed: null,
-  ...change,
-});
-
-describe('the desk', () => {
-  const courses = [
-    deskCourse({ id: '1' }),
-    deskCourse({
-      id: '2',
-      title: 'Señales de la costa',
-      code: 'SDC-1',
-      state: 'draft',
-      term: null,
-      tags: [],
-      firstDay: '2027-03-01',
-    }),
-    deskCourse({ id: '3', state: 'archived', tags: ['fieldwork', 'old'], firstDay: '2026-01-12' }),
-  ];
-  const found = (change: Partial<typeof NO_FILTER>): string[] =>
-    filterCourses(courses, { ...NO_FILTER, ...change }).map(({ id }) => id);
-
-  test('finds by words in any order, without accents', () => {
-    expect(found({ text: 'COSTA senales' })).toEqual(['2']);
-    expect(found({ text: 'efm old' })).toEqual(['3']);
-    expect(found({ text: 'nothing' })).toEqual([]);
-  });
-
-  test('filters by term, state and tag together', () => {
-    expect(found({ term: 'SPR27', state: 'live' })).toEqual(['1']);
-    expect(found({ tag: 'old' })).toEqual(['3']);
-    expect([
-      isFiltering(NO_FILTER),
-      isFiltering({ ...NO_FILTER, tag: 'old' }),
-      isFiltering({ ...NO_FILTER, text: ' ' }),
-    ]).toEqual([false, true, false]);
-  });
-
-  test('says what starts next', () => {
-    expect(nextToStart(courses, '2027-02-16')).toMatchObject({ course: { id: '2' }, days: 13 });
-    expect(nextToStart(courses, '2027-06-01')).toBeNull();
-  });
-});
 
 test('a section’s title follows its days until somebody types one', () => {
   const t = (key: string, values?: Record<string, unknown>): string =>
