@@ -8,14 +8,15 @@ import type { Database } from './db/orm.ts';
 import { BOUNDS, connect, migrate } from './db/orm.ts';
 import { diskStore } from './files/file-store.ts';
 import { openPieces } from './files/pieces.ts';
-import { tidyFiles } from './usecases/files/tidy.ts';
+import { openFigures } from './figures/figures.ts';
+import { serveFigures } from './figures/serve.ts';
 import { createApp } from './http/app.ts';
+import { diskFull } from './http/problem.ts';
 import { openCleaning } from './text/cleaning.ts';
 import { openJobs } from './jobs/jobs.ts';
 import type { RunningJobs } from './jobs/jobs.ts';
 import { openNotices } from './live/notices.ts';
 
-const TIDY_MS = 6 * 60 * 60 * 1000;
 /**
  * A connection that rests is kept longer than whoever is before the server keeps it, a minute as a rule: closed from
  * here just as it is used again, it would lose that request. Headers may come as late as that, too.
@@ -26,7 +27,9 @@ const HEADERS_MS = 80_000;
 export interface RunningServer {
   readonly address: string;
   readonly database: Database;
-  readonly jobs: Pick<RunningJobs, 'runNow' | 'returnsPort'>;
+  readonly jobs: Pick<RunningJobs, 'runNow' | 'clearNow' | 'returnsPort'>;
+  /** Where its figures are read; null: nowhere. */
+  readonly figuresPort: number | null;
   stop(): Promise<void>;
 }
 
@@ -41,18 +44,11 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
   const store = diskStore(config.filesFolder);
-  const pieces = await openPieces(config.filesFolder);
-  const tidying = setInterval(() => {
-    pieces
-      .tidy()
-      .catch((error: unknown) => log.warn({ err: error }, 'pieces of files could not be tidied up'));
-    tidyFiles(database.em.fork(), store, config.clock.now()).catch((error: unknown) =>
-      log.warn({ err: error }, 'files that nothing names could not be looked for'),
-    );
-  }, TIDY_MS);
-  tidying.unref();
-  const jobs = await openJobs(config, database, log);
-  const http = createServer(createApp({ config, database, pool, log, notices, cleaning, pieces }));
+  const pieces = await openPieces(config.filesFolder, diskFull);
+  const figures = openFigures({ database, streams: notices.count });
+  const door = config.figuresPort === null ? null : await serveFigures(figures, config.figuresPort);
+  const jobs = await openJobs({ config, database, log, figures, clearing: { store, pieces } });
+  const http = createServer(createApp({ config, database, pool, log, notices, cleaning, pieces, figures }));
   http.keepAliveTimeout = RESTS_MS;
   http.headersTimeout = HEADERS_MS;
   await new Promise<void>((resolve, reject) => {
@@ -64,12 +60,13 @@ export async function startServer(config: Config): Promise<RunningServer> {
     address: `http://${config.host}:${port}`,
     database,
     jobs,
+    figuresPort: door?.port ?? null,
     stop: async () => {
       await new Promise((resolve) => {
         http.close(resolve);
         http.closeAllConnections();
       });
-      clearInterval(tidying);
+      await door?.close();
       await jobs.stop();
       await cleaning.close();
       await notices.stop();

@@ -22,6 +22,7 @@ export const problemCodes = [
   'changed_elsewhere',
   'busy',
   'database_away',
+  'disk_full',
   'internal',
 ] as const;
 export type ProblemCode = (typeof problemCodes)[number];

@@ -16,6 +16,11 @@ export class Bounded<Value> {
     return this.values.size;
   }
 
+  /** What all of it weighs. */
+  get total(): number {
+    return this.weight;
+  }
+
   get(key: string): Value | undefined {
     return this.values.get(key)?.value;
   }

@@ -30,6 +30,8 @@ export interface Config {
   readonly registry: RegistrySettings | null;
   /** Jobs of the queue are done by this process. */
   readonly jobs: boolean;
+  /** The port, on this machine alone, at which its figures are read; null: they are not told. */
+  readonly figuresPort: number | null;
   /** Every answer is held against the contract: for tests and developing, since it takes its time. */
   readonly checksAnswers: boolean;
 }
@@ -58,6 +60,7 @@ export function readConfig(env: Environment): Config {
     desk: deskOf(env),
     registry: registryOf(env),
     jobs: env['ITINERARY_JOBS'] !== '0',
+    figuresPort: portOf(env, 'ITINERARY_FIGURES_PORT'),
     checksAnswers: env['ITINERARY_CHECK_ANSWERS'] === '1',
   };
 }
@@ -75,12 +78,19 @@ function mailOf(env: Environment): MailSettings | null {
   if (!/^smtps?:\/\/./.test(smtp) || !URL.canParse(smtp)) {
     throw new Error(`ITINERARY_SMTP is "${smtp}"; expected an address such as smtp://127.0.0.1:25`);
   }
-  const returns = env['ITINERARY_RETURNS_PORT'];
-  const returnsPort = returns === undefined || returns === '' ? null : Number(returns);
-  if (returnsPort !== null && !(Number.isInteger(returnsPort) && returnsPort >= 0 && returnsPort <= 65_535)) {
-    throw new Error(`ITINERARY_RETURNS_PORT is "${returns ?? ''}"; expected a whole number up to 65535`);
-  }
+  const returnsPort = portOf(env, 'ITINERARY_RETURNS_PORT');
   return { smtp, from: env['ITINERARY_MAIL_FROM'] ?? 'itinerary@localhost', returnsPort };
+}
+
+/** Null: it is not set. */
+function portOf(env: Environment, name: string): number | null {
+  const text = env[name];
+  if (text === undefined || text === '') return null;
+  const port = Number(text);
+  if (!(Number.isInteger(port) && port >= 0 && port <= 65_535)) {
+    throw new Error(`${name} is "${text}"; expected a whole number up to 65535`);
+  }
+  return port;
 }
 
 function deskOf(env: Environment): DeskSettings | null {

@@ -103,6 +103,12 @@ export async function keptCourses(
   return rows.flatMap(({ id }) => found.get(id) ?? []);
 }
 
+/** How much is kept of this database just now. */
+export function keptNow(em: EntityManager): { readonly courses: number; readonly nodes: number } {
+  const shelf = kept.of(em.getConnection());
+  return { courses: shelf.size, nodes: shelf.total - HEAD * shelf.size };
+}
+
 /** The courses whose rows are like that. */
 export async function coursesWhere(
   em: EntityManager,

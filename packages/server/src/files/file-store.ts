@@ -4,7 +4,7 @@
  */
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { access, mkdir, open, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { access, mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Transform } from 'node:stream';
 import type { Readable } from 'node:stream';
@@ -28,8 +28,12 @@ export interface FileStore {
   readonly receive: (stream: Readable, most: number) => Promise<Received>;
   /** Where the content lies, or null. */
   readonly find: (hash: string) => Promise<string | null>;
-  /** Takes away what has lain there for longer than that. */
-  readonly drop: (hash: string, olderThanMs: number) => Promise<void>;
+  /** Takes away what has lain there for longer than that. @returns whether it has gone */
+  readonly drop: (hash: string, olderThanMs: number) => Promise<boolean>;
+  /** All that is kept, by hash, in no order. */
+  readonly all: () => AsyncIterable<string>;
+  /** Takes away what came in, or was being made, longer ago than that, and is nothing yet. @returns how many */
+  readonly dropIncoming: (olderThanMs: number) => Promise<number>;
   /** Where a file that can be made again lies; made when it is not there. */
   readonly made: (name: string, make: () => Promise<Buffer>) => Promise<string>;
 }
@@ -75,15 +79,54 @@ export function diskStore(folder: string): FileStore {
     },
     drop: async (hash, olderThanMs) => {
       const path = placeOf(hash);
-      const since = await stat(path).then(
-        ({ mtimeMs }) => Date.now() - mtimeMs,
-        () => 0,
-      );
-      if (since > olderThanMs) await rm(path, { force: true });
+      const isOld = (await ageOf(path)) > olderThanMs;
+      if (isOld) await rm(path, { force: true });
+      return isOld;
+    },
+    all: async function* () {
+      for (const shelf of await namesIn(folder)) {
+        if (!SHELF.test(shelf)) continue;
+        for (const name of await namesIn(join(folder, shelf))) if (HASH.test(name)) yield name;
+      }
+    },
+    dropIncoming: async (olderThanMs) => {
+      const incoming = join(folder, 'incoming');
+      const making = join(folder, 'made');
+      const parts = (await namesIn(making)).filter((name) => name.endsWith(PART));
+      const paths = [
+        ...(await namesIn(incoming)).map((name) => join(incoming, name)),
+        ...parts.map((name) => join(making, name)),
+      ];
+      let gone = 0;
+      for (const path of paths) {
+        if ((await ageOf(path)) <= olderThanMs) continue;
+        await rm(path, { force: true });
+        gone += 1;
+      }
+      return gone;
     },
     made: (name, make) => made(join(folder, 'made'), name, make),
   };
 }
+
+/** In milliseconds; 0: there is no such file. */
+const ageOf = (path: string): Promise<number> =>
+  stat(path).then(
+    ({ mtimeMs }) => Date.now() - mtimeMs,
+    () => 0,
+  );
+
+const namesIn = (folder: string): Promise<readonly string[]> =>
+  readdir(folder).catch((error: NodeJS.ErrnoException) => {
+    // Nothing has come yet.
+    if (error.code === 'ENOENT') return [];
+    throw error;
+  });
+
+const SHELF = /^[0-9a-f]{2}$/;
+const HASH = /^[0-9a-f]{64}$/;
+/** Ends the name of what is being written. */
+const PART = '.part';
 
 async function made(folder: string, name: string, make: () => Promise<Buffer>): Promise<string> {
   const place = join(folder, name);
@@ -94,10 +137,15 @@ async function made(folder: string, name: string, make: () => Promise<Buffer>): 
   if (isThere) return place;
   const bytes = await make();
   await mkdir(folder, { recursive: true });
-  const part = join(folder, `${randomUUID()}.part`);
-  await writeFile(part, bytes);
-  // Two who ask at once make it twice, and the second takes the first one's place.
-  await rename(part, place);
+  const part = join(folder, `${randomUUID()}${PART}`);
+  try {
+    await writeFile(part, bytes);
+    // Two who ask at once make it twice, and the second takes the first one's place.
+    await rename(part, place);
+  } catch (error) {
+    await rm(part, { force: true });
+    throw error;
+  }
   return place;
 }
 

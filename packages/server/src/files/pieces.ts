@@ -3,7 +3,7 @@
  * whoever was cut off goes on from there. They are nobody's but the sender's, and name nothing until they are taken.
  */
 import { createReadStream } from 'node:fs';
-import { mkdir, readdir, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdir, readdir, rm, stat, statfs, writeFile } from 'node:fs/promises';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
@@ -35,6 +35,24 @@ export interface Whole {
   readonly size: number;
 }
 
+/** As little as that is nothing: in bytes. */
+const NO_ROOM = 16_384;
+
+/** The store of pieces says of every writing that fails the same: the disk is asked what it was. */
+async function isForWantOfRoom(
+  directory: string,
+  error: Error | { readonly status_code: number },
+): Promise<boolean> {
+  const { code, status_code: status = 500 } = error as {
+    readonly code?: string;
+    readonly status_code?: number;
+  };
+  if (code === 'ENOSPC' || code === 'EDQUOT') return true;
+  if (status < 500) return false;
+  const { bavail, bsize } = await statfs(directory);
+  return bavail * bsize < NO_ROOM;
+}
+
 export interface Pieces {
   /** @returns false: there is no such upload of theirs */
   readonly isTheirs: (id: string, person: string) => Promise<boolean>;
@@ -50,7 +68,13 @@ export interface Pieces {
   readonly tidy: () => Promise<number>;
 }
 
-export async function openPieces(filesFolder: string): Promise<Pieces> {
+/** What is said where the disk is full. */
+interface NoRoom {
+  readonly status: number;
+  readonly body: string;
+}
+
+export async function openPieces(filesFolder: string, noRoom: () => NoRoom): Promise<Pieces> {
   const directory = join(filesFolder, 'pieces');
   await mkdir(directory, { recursive: true });
   const datastore = new FileStore({ directory, expirationPeriodInMilliseconds: DAY_MS });
@@ -66,6 +90,11 @@ export async function openPieces(filesFolder: string): Promise<Pieces> {
     datastore,
     relativeLocation: true,
     maxSize: (request) => senderOf(request).most,
+    onResponseError: async (_request, error) => {
+      if (!(await isForWantOfRoom(directory, error))) return undefined;
+      const { status, body } = noRoom();
+      return { status_code: status, body };
+    },
     onUploadCreate: (request, { metadata }) =>
       Promise.resolve({ metadata: { ...metadata, owner: senderOf(request).person } }),
   });

@@ -10,6 +10,7 @@ import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
 import type { Notices } from '../live/notices.ts';
 import { diskStore } from '../files/file-store.ts';
+import type { Figures } from '../figures/figures.ts';
 import type { Pieces } from '../files/pieces.ts';
 import type { Cleaning } from '../text/cleaning.ts';
 import { openAttempts } from '../usecases/people/attempts.ts';
@@ -32,9 +33,19 @@ export interface Parts {
   readonly pool: Pool;
   readonly log: Logger;
   readonly notices: Notices;
+  readonly figures: Figures;
 }
 
-export function createApp({ config, database, pool, log, notices, cleaning, pieces }: Parts): Express {
+export function createApp({
+  config,
+  database,
+  pool,
+  log,
+  notices,
+  cleaning,
+  pieces,
+  figures,
+}: Parts): Express {
   const app = express();
   app.disable('x-powered-by');
   // What nobody has foreseen says nothing of itself, wherever this runs.
@@ -85,6 +96,7 @@ export function createApp({ config, database, pool, log, notices, cleaning, piec
     attempts: openAttempts(pool),
     cleaning,
     pieces,
+    figures,
   };
   takePieces(app, ground);
   registerRoutes(app, ground);

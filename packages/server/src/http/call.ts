@@ -17,6 +17,7 @@ import type { KeptCourse } from '../db/kept-courses.ts';
 import type { Person } from '../db/entities.ts';
 import type { Database, EntityManager } from '../db/orm.ts';
 import type { FileStore } from '../files/file-store.ts';
+import type { Figures } from '../figures/figures.ts';
 import type { Pieces, Whole } from '../files/pieces.ts';
 import type { Notices } from '../live/notices.ts';
 import type { Cleaning } from '../text/cleaning.ts';
@@ -32,6 +33,7 @@ export interface Ground {
   readonly notices: Notices;
   readonly attempts: Attempts;
   readonly cleaning: Cleaning;
+  readonly figures: Figures;
 }
 
 /** A file as it comes in: its bytes, and how many they are said to be; null: nobody says. */

@@ -1,4 +1,5 @@
 /** The one place that maps what went wrong to an answer (RFC 9457). A route never picks a failure status. */
+import { types } from 'node:util';
 import type { FieldProblem, Problem, ProblemCode } from '@itinerary/contract';
 import { beginningOf, MOST_TOLD } from '@itinerary/core';
 import type { ErrorRequestHandler, Response } from 'express';
@@ -28,6 +29,7 @@ const STATUS: Readonly<Record<ProblemCode, number>> = {
   internal: 500,
   busy: 503,
   database_away: 503,
+  disk_full: 507,
 };
 
 const TITLE: Readonly<Record<ProblemCode, string>> = {
@@ -52,21 +54,34 @@ const TITLE: Readonly<Record<ProblemCode, string>> = {
   internal: 'Something broke on our side',
   busy: 'Very much is asked for just now',
   database_away: 'The database does not answer',
+  disk_full: 'The disk is full',
 };
 
-export function sendProblem(response: Response, failure: Failure): void {
-  const status = STATUS[failure.code];
-  const problem: Problem = {
+function problemOf(failure: Failure): Problem {
+  return {
     type: `urn:itinerary:problem:${failure.code}`,
     title: TITLE[failure.code],
-    status,
+    status: STATUS[failure.code],
     detail: failure.message,
     code: failure.code,
     ...(failure.errors.length > 0 ? { errors: failure.errors.slice(0, MOST_TOLD).map(shorten) } : {}),
   };
-  if (failure.retryAfter !== null) response.set('Retry-After', String(failure.retryAfter));
-  response.status(status).type('application/problem+json').send(JSON.stringify(problem));
 }
+
+export function sendProblem(response: Response, failure: Failure): void {
+  if (failure.retryAfter !== null) response.set('Retry-After', String(failure.retryAfter));
+  const problem = problemOf(failure);
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}
+
+/** Whatever answers by itself, as pieces of files do, says the same. */
+export function diskFull(): { readonly status: number; readonly body: string } {
+  const problem = problemOf(noRoom());
+  return { status: problem.status, body: JSON.stringify(problem) };
+}
+
+const noRoom = (): Failure =>
+  new Failure('disk_full', 'The disk of this installation is full; nothing of this was saved');
 
 const MOST_SHOWN = 200;
 
@@ -83,7 +98,8 @@ const SOON_S = 2;
 function toFailure(error: unknown): Failure | null {
   if (error instanceof Failure) return error;
   if (error instanceof Busy) return new Failure('busy', error.message, [], error.retryAfter);
-  if (!(error instanceof Error)) return null;
+  // Also of another realm than this one, as the errors of Node's own parts can be.
+  if (!(error instanceof Error || types.isNativeError(error))) return null;
   const { code, type, cause, status } = error as Error & { code?: string; type?: string; status?: number };
   if (status === 404) return new Failure('not_found', 'There is nothing here');
   if (type === 'entity.too.large')
@@ -108,6 +124,8 @@ function toFailure(error: unknown): Failure | null {
       SOON_S,
     );
   }
+  // Of our own files, and of the database's (disk_full).
+  if (code === 'ENOSPC' || code === 'EDQUOT' || code === '53100') return noRoom();
   if (isConnectionLoss(code, error.message)) {
     return new Failure('database_away', 'The database does not answer; try again in a moment', [], SOON_S);
   }

@@ -8,6 +8,7 @@ import type { z } from 'zod';
 import type { EntityManager } from '../db/orm.ts';
 import { Failure } from '../usecases/failure.ts';
 import type { FileToSend } from '../usecases/files/files.ts';
+import type { Figures } from '../figures/figures.ts';
 import { AUTHORISE } from './authorise.ts';
 import type { Answer, Call, Ground, WhoFor } from './call.ts';
 import { checkAnswer } from './check-answer.ts';
@@ -83,6 +84,8 @@ export async function answerOf<Name extends RouteName>(
 function register<Name extends RouteName>(app: Express, ground: Ground, name: Name): void {
   const route: Route = ROUTES[name];
   app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
+    // What goes on as long as somebody looks is no answer that took so long.
+    if (route.media !== 'text/event-stream') watch(ground.figures, name, response);
     const asker = await askerOf(name, ground, request);
     if (route.takesFile === true) endUnread(request, response);
     const answer = await answerOf(name, ground, request, asker, request.query);
@@ -92,6 +95,13 @@ function register<Name extends RouteName>(app: Express, ground: Ground, name: Na
     else if (route.media !== undefined) response.status(route.status).type(route.media).send(answer);
     else if (route.status === 204) response.status(204).end();
     else response.status(route.status).json(answer);
+  });
+}
+
+function watch(figures: Figures, name: RouteName, response: Response): void {
+  const begun = performance.now();
+  response.once('finish', () => {
+    figures.answered(name, response.statusCode, (performance.now() - begun) / 1000);
   });
 }
 

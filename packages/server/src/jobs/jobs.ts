@@ -12,11 +12,14 @@ import type { Database } from '../db/orm.ts';
 import { PaymentRow } from '../db/entities.ts';
 import { openDesk } from '../desk/payment-desk.ts';
 import { nameOf, registerWorker, takeUpLeftBehind } from './left-behind.ts';
+import type { Figures } from '../figures/figures.ts';
 import { openCarrier } from '../mail/carrier.ts';
 import type { Carrier } from '../mail/carrier.ts';
 import { openReturns } from '../mail/returns.ts';
 import type { Returns } from '../mail/returns.ts';
 import { accountLetter } from '../usecases/accounts/account-letter.ts';
+import { clear } from '../usecases/clearing/clear.ts';
+import type { Clearing } from '../usecases/clearing/clear.ts';
 import { endBySelf } from '../usecases/coursework/quiz/end.ts';
 import { writeToFollowers } from '../usecases/coursework/talk/following.ts';
 import { moveUpCourse, sweepLines } from '../usecases/joining/line.ts';
@@ -30,12 +33,14 @@ import { returned, sendLetter } from '../usecases/mail/send-letter.ts';
 const MOST_CONNECTIONS = 6;
 const LOOK_MS = 10_000;
 const AGAIN_MS = 2000;
-/** The registry is read every quarter of an hour, and when somebody asks. */
-const CRONTAB = '* * * * * sweep\n*/15 * * * * read_registry ?jobKey=read_registry';
+/** The registry is read every quarter of an hour, and when somebody asks; what was left over goes once an hour. */
+const CRONTAB = '* * * * * sweep\n*/15 * * * * read_registry ?jobKey=read_registry\n17 * * * * clear';
 
 export interface RunningJobs {
   /** Does now what there is to do, and what is looked for every minute: for tests, whose clock stands. */
   readonly runNow: () => Promise<void>;
+  /** What is done once an hour, done now. */
+  readonly clearNow: () => Promise<void>;
   /** The port at which letters come back; null: they are not taken in. */
   readonly returnsPort: number | null;
   readonly stop: () => Promise<void>;
@@ -83,7 +88,15 @@ const quiet = (log: Log): Logger =>
     if (level === 'error' || level === 'warning') log.warn(message);
   });
 
-export async function openJobs(config: Config, database: Database, log: Log): Promise<RunningJobs> {
+export interface Working {
+  readonly config: Config;
+  readonly database: Database;
+  readonly log: Log;
+  readonly figures: Figures;
+  readonly clearing: Clearing;
+}
+
+export async function openJobs({ config, database, log, figures, clearing }: Working): Promise<RunningJobs> {
   const { mail, sessionSecret: secret, databaseUrl: connectionString } = config;
   const instance = randomUUID();
   const pgPool = new pg.Pool({ connectionString, max: MOST_CONNECTIONS, application_name: nameOf(instance) });
@@ -104,11 +117,21 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
     await renewWhatIsDue(database.em.fork(), config.clock.now());
     await followWhatIsDue(database.em.fork(), config.clock.now());
   };
+  const clearAway = async (): Promise<void> => {
+    const now = config.clock.now();
+    const cleared = await clear(database.em.fork(), clearing, now, (what, error) =>
+      log.warn({ err: error, what }, 'what was left over could not be cleared away'),
+    );
+    for (const [what, count] of Object.entries(cleared))
+      figures.cleared(what, Number(count), Date.parse(now));
+    log.info({ cleared }, 'what was left over is cleared away');
+  };
   const taskList: TaskList = {
     ...(Object.fromEntries(
       Object.entries(tasks).map(([name, task]) => [name, (told: unknown) => task(told as never)]),
     ) as TaskList),
     sweep,
+    clear: clearAway,
   };
   const shared = { pgPool, events, taskList, noHandleSignals: true, logger: quiet(log) } as const;
   await takeUpLeftBehind(database.em.fork());
@@ -147,6 +170,7 @@ export async function openJobs(config: Config, database: Database, log: Log): Pr
       await sweep();
       await runOnce(shared);
     },
+    clearNow: clearAway,
     returnsPort: returns?.port ?? null,
     stop: async () => {
       clearInterval(looking);

@@ -8,6 +8,7 @@ import type { OwnWorkAnswer } from '@itinerary/contract';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
 import { openPieces } from '../../src/files/pieces.ts';
+import { diskFull } from '../../src/http/problem.ts';
 import { openWork } from '../support/coursework.ts';
 import type { Coursework } from '../support/coursework.ts';
 import { png } from '../support/pictures.ts';
@@ -136,7 +137,7 @@ describe('pieces', () => {
       expect([201, 400]).toContain(given.status);
     }
     expect((await begin(ines, 100)).status).toBe(201);
-    const pieces = await openPieces(folder);
+    const pieces = await openPieces(folder, diskFull);
     const before = (await readdir(join(folder, 'pieces'))).length;
     const old = new Date(Date.now() - 25 * 60 * 60 * 1000);
     for (const name of (await readdir(join(folder, 'pieces'))).slice(0, 10))

@@ -68,6 +68,7 @@ export async function serverOn(name: string, config: Partial<Config> = {}): Prom
     // Done when a test says so.
     jobs: false,
     checksAnswers: true,
+    figuresPort: null,
     ...config,
   });
 }

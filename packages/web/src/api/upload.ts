@@ -80,8 +80,10 @@ async function goOn(upload: Upload): Promise<void> {
   upload.start();
 }
 
+/** The disk over there is full: tried again it would be still. */
+const NO_ROOM = 507;
 const isForNow = (status: number): boolean =>
-  status === 0 || status >= 500 || status === 409 || status === 423;
+  status === 0 || (status >= 500 && status !== NO_ROOM) || status === 409 || status === 423;
 
 /** Asked again it is the same file: whoever takes it keeps it by its content. */
 async function give<Answer>(
@@ -94,7 +96,7 @@ async function give<Answer>(
   for (const wait of [...AGAIN_MS, null]) {
     const answer = await fetch(target, { method: 'POST', signal }).catch(() => null);
     if (answer?.ok === true) return (await answer.json()) as Answer;
-    if (answer !== null && answer.status < 500) throw problemIn(await answer.text(), answer.status);
+    if (answer !== null && !isForNow(answer.status)) throw problemIn(await answer.text(), answer.status);
     if (wait === null || signal.aborted) break;
     away(true);
     await new Promise((resolve) => setTimeout(resolve, wait));

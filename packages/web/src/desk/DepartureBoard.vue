@@ -29,6 +29,7 @@ const rows = computed(() =>
     fresh: props.news.get(course.id),
   })),
 );
+const hasNews = computed(() => rows.value.some(({ fresh }) => fresh !== undefined));
 const to = (course: DeskCourse): string => `/courses/${course.id}`;
 
 function days(course: DeskCourse): string {
@@ -41,7 +42,8 @@ function days(course: DeskCourse): string {
 
 const COLUMNS = computed(() => [
   { title: t('desk.columns.picture'), isTold: true },
-  ...(['next', 'course', 'howFar', 'fresh'] as const).map((name) => ({ title: t(`desk.columns.${name}`) })),
+  ...(['next', 'course', 'howFar'] as const).map((name) => ({ title: t(`desk.columns.${name}`) })),
+  ...(hasNews.value ? [{ title: t('desk.columns.fresh') }] : []),
 ]);
 </script>
 
@@ -73,7 +75,7 @@ const COLUMNS = computed(() => [
           <span v-else-if="far.since" class="soft to-do">{{ t('desk.allDone') }}</span>
         </template>
       </td>
-      <td class="fresh">
+      <td v-if="hasNews" class="fresh">
         <span v-if="fresh !== undefined" class="new figures">{{ t('desk.isNew', fresh) }}</span>
       </td>
     </tr>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Which part of a long list is shown, and the way to the others. */
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VPagination } from 'vuetify/components/VPagination';
 
@@ -8,6 +8,8 @@ const props = defineProps<{ pages: number; total: number; rows: number }>();
 const page = defineModel<number>({ required: true });
 const { t } = useI18n();
 const from = computed(() => (page.value - 1) * props.rows + 1);
+// The first of them stand at the top.
+watch(page, () => scrollTo({ top: 0 }));
 const to = computed(() => Math.min(props.total, page.value * props.rows));
 </script>
 

@@ -121,6 +121,8 @@ export default {
     cannot_choose: 'This group cannot be chosen: it is full, it is gone, or it is too late.',
     busy: 'Very much is asked for just now; try again in a moment.',
     database_away: 'The database does not answer. Whether it was saved is not known; try again.',
+    disk_full:
+      'The disk of this installation is full, and this was not saved. Whoever runs it has to make room.',
     internal: 'Something broke on our side. Whether it was saved is not known; try again.',
     unreachable: 'No answer from the server. Nothing was lost; try again.',
   },

@@ -121,6 +121,8 @@ export default {
     too_often: 'Han sido muchas veces en poco tiempo. Inténtalo dentro de unos minutos.',
     busy: 'Ahora mismo hay muchísimas peticiones; inténtalo dentro de un momento.',
     database_away: 'La base de datos no responde. No se sabe si se ha guardado; inténtalo de nuevo.',
+    disk_full:
+      'El disco de esta instalación está lleno y esto no se ha guardado. Quien la administra tiene que hacer sitio.',
     internal: 'Algo ha fallado por nuestra parte. No se sabe si se ha guardado; inténtalo de nuevo.',
     unreachable: 'El servidor no responde. No se ha perdido nada; inténtalo de nuevo.',
   },

@@ -122,6 +122,8 @@ export default {
     cannot_choose: 'Ce groupe ne peut être choisi : il est plein, il n’existe plus, ou il est trop tard.',
     busy: 'Les demandes sont très nombreuses en ce moment ; réessayez dans un instant.',
     database_away: 'La base de données ne répond pas. On ne sait pas si c’est enregistré ; réessayez.',
+    disk_full:
+      'Le disque de cette installation est plein, et ceci n’a pas été enregistré. La personne qui la gère doit faire de la place.',
     internal: 'Quelque chose s’est cassé chez nous. On ne sait pas si c’est enregistré ; réessayez.',
     unreachable: 'Pas de réponse du serveur. Rien n’est perdu ; réessayez.',
   },
