@@ -3,6 +3,7 @@ import { ROUTES } from '@itinerary/contract';
 import type { AccessOf, FieldProblem, Route, RouteName } from '@itinerary/contract';
 import { MOST_TOLD, parseWith } from '@itinerary/core';
 import type { Course } from '@itinerary/core';
+import etag from 'etag';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { EntityManager } from '../db/orm.ts';
@@ -94,8 +95,23 @@ function register<Name extends RouteName>(app: Express, ground: Ground, name: Na
     if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
     else if (route.media !== undefined) response.status(route.status).type(route.media).send(answer);
     else if (route.status === 204) response.status(204).end();
-    else response.status(route.status).json(answer);
+    else sendJson(route, request, response, answer);
   });
+}
+
+/** What somebody has already is not sent again; whoever asks says by its mark what they have. */
+function sendJson(route: Route, request: Request, response: Response, answer: unknown): void {
+  const body = JSON.stringify(answer);
+  if (route.method === 'get') {
+    const tag = etag(body, { weak: true });
+    response.set('ETag', tag);
+    // Not by what the request says of caches: a browser adds that by itself where a page names the mark.
+    if (request.headers['if-none-match'] === tag) {
+      response.status(304).end();
+      return;
+    }
+  }
+  response.status(route.status).type('application/json').send(body);
 }
 
 function watch(figures: Figures, name: RouteName, response: Response): void {

@@ -1,8 +1,19 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
+import type { Agent, Response } from 'supertest';
 import { ROUTES } from '@itinerary/contract';
 import { hashPassword, passwordMatches } from '../../src/usecases/people/passwords.ts';
-import { courseIds, deskOf, DRAFT, LIVE, PEOPLE, signedIn, testServer } from '../support/server.ts';
+import {
+  changeCourse,
+  courseIds,
+  deskOf,
+  DRAFT,
+  LIVE,
+  PEOPLE,
+  setting,
+  signedIn,
+  testServer,
+} from '../support/server.ts';
 import type { TestServer } from '../support/server.ts';
 
 let server: TestServer;
@@ -86,6 +97,33 @@ describe('requests', () => {
     expect(foreign.body).toMatchObject({ status: 403, code: 'foreign_origin' });
     await agent.delete('/api/session').set('Sec-Fetch-Site', 'cross-site').expect(403);
     await agent.get('/api/desk').expect(200);
+  });
+
+  test('for what somebody has already are answered with no word, and else with all of it', async () => {
+    const noor = await signedIn(server, 'learner');
+    const ines = await signedIn(server, 'instructor');
+    const page = `/api/learn/${ids[LIVE] ?? ''}/frame`;
+    const first = await noor.get(page).expect(200);
+    const tag = String(first.headers['etag']);
+    // A browser says that it takes nothing from its caches, wherever a page names the mark itself.
+    const again = (agent: Agent): PromiseLike<Response> =>
+      agent.get(page).set({ 'If-None-Match': tag, 'Cache-Control': 'no-cache' });
+    const same = await again(noor);
+    expect([same.status, same.text, same.headers['etag']]).toEqual([304, '', tag]);
+    expect(same.headers['cache-control']).toBe('no-store');
+    // The mark is of what is said, to whomever: it opens nothing.
+    const theirs = await again(ines);
+    expect([theirs.status, theirs.headers['etag'] === tag]).toEqual([200, false]);
+    expect((await request(server.address).get(page).set('If-None-Match', tag)).status).toBe(401);
+    await changeCourse(ines, ids[LIVE] ?? '', [
+      setting(ids[LIVE] ?? '', 'title', 'Estuary Methods', first.body.title),
+    ]);
+    const changed = await again(noor);
+    expect([changed.status, changed.body.title]).toEqual([200, 'Estuary Methods']);
+    await changeCourse(ines, ids[LIVE] ?? '', [
+      setting(ids[LIVE] ?? '', 'title', first.body.title, 'Estuary Methods'),
+    ]);
+    expect((await again(noor)).status).toBe(304);
   });
 
   test('with bad input get a sentence that names the place, the value and what was expected', async () => {

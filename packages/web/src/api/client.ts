@@ -10,6 +10,7 @@ import type {
 } from '@itinerary/contract';
 import type { DeepReadonly } from '@itinerary/core';
 import { takeFirstAnswer } from './first-answers.ts';
+import { keepAnswer, knownAnswer } from './known-answers.ts';
 
 /** The server said no, and said why. */
 export class ProblemError extends Error {
@@ -64,10 +65,11 @@ export async function ask<Line extends RequestLine>(
   const address = addressOf(line, { params, query });
   const first = method === 'GET' ? takeFirstAnswer(address) : undefined;
   if (first !== undefined) return first as AnswerOf<RouteAt<Line>>;
+  const known = method === 'GET' ? knownAnswer(address) : null;
   const init: RequestInit = {
     method,
     keepalive,
-    headers: { accept: 'application/json' },
+    headers: { accept: 'application/json', ...(known === null ? {} : { 'if-none-match': known.tag }) },
     credentials: 'same-origin',
   };
   if (signal !== undefined) init.signal = signal;
@@ -82,11 +84,13 @@ export async function ask<Line extends RequestLine>(
     if (signal?.aborted) throw error;
     throw new UnreachableError('no answer', { cause: error });
   }
+  if (response.status === 304 && known !== null) return known.answer as AnswerOf<RouteAt<Line>>;
   if (response.status === 204) return undefined as AnswerOf<RouteAt<Line>>;
   const isJson = (response.headers.get('content-type') ?? '').includes('json');
   if (!isJson) throw new UnreachableError(`an answer that is not ours (${response.status})`);
   const data: unknown = await response.json();
   if (!response.ok) throw new ProblemError(data as Problem);
+  if (method === 'GET') keepAnswer(address, response.headers.get('etag'), data);
   return data as AnswerOf<RouteAt<Line>>;
 }
 

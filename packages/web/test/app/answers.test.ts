@@ -36,6 +36,50 @@ function pageWith(text: string): { readonly page: Document; readonly removed: ()
   return { page: page as unknown as Document, removed: () => removed };
 }
 
+describe('what a page has already', () => {
+  const marked = (body: unknown, tag: string): Response =>
+    new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json', etag: tag } });
+  const marks = (): (string | null)[] =>
+    fetched.mock.calls.map(([, init]) => new Headers(init?.headers).get('if-none-match'));
+
+  test('is not sent again, and is the same object; what is another is', async () => {
+    const params = { course: 'known' };
+    fetched
+      .mockResolvedValueOnce(marked({ title: 'One' }, 'W/"1"'))
+      .mockResolvedValueOnce(new Response(null, { status: 304 }))
+      .mockResolvedValueOnce(marked({ title: 'Two' }, 'W/"2"'))
+      .mockResolvedValueOnce(json({ title: 'Three' }))
+      .mockResolvedValueOnce(json({ title: 'Four' }));
+    const get = (): Promise<unknown> => ask('GET /api/learn/{course}/frame', { params });
+    const first = await get();
+    expect(await get()).toBe(first);
+    expect(await get()).toEqual({ title: 'Two' });
+    await get();
+    await get();
+    // One that came without a mark is not asked about by one.
+    expect(marks()).toEqual([null, 'W/"1"', 'W/"1"', 'W/"2"', null]);
+  });
+
+  test('is of its address alone, and of a question that is asked, not of what is sent', async () => {
+    fetched.mockImplementation(() => Promise.resolve(marked({}, 'W/"x"')));
+    await ask('GET /api/learn/{course}/frame', { params: { course: 'a' } });
+    await ask('GET /api/learn/{course}/frame', { params: { course: 'b' } });
+    await ask('DELETE /api/session', {});
+    await ask('DELETE /api/session', {});
+    expect(marks()).toEqual([null, null, null, null]);
+  });
+
+  test('is of the last thirty addresses', async () => {
+    fetched.mockImplementation(() => Promise.resolve(marked({}, 'W/"x"')));
+    for (let at = 0; at < 31; at += 1)
+      await ask('GET /api/learn/{course}/frame', { params: { course: `many-${at}` } });
+    fetched.mockClear();
+    await ask('GET /api/learn/{course}/frame', { params: { course: 'many-0' } });
+    await ask('GET /api/learn/{course}/frame', { params: { course: 'many-30' } });
+    expect(marks()).toEqual([null, 'W/"x"']);
+  });
+});
+
 describe('answers that come with the page', () => {
   test('are for the first who asks; then the server is asked', async () => {
     const { page, removed } = pageWith(JSON.stringify({ '/api/desk': { a: 1 }, '/api/y': null }));
