@@ -5,6 +5,7 @@ import {
   courseStateSchema,
   daySchema,
   formatSchema,
+  idSchema,
   MAX_WEEKS,
   paceSchema,
   purposeSchema,
@@ -98,6 +99,8 @@ export const deskSchema = z.object({
 export type DeskAnswer = DeepReadonly<z.infer<typeof deskSchema>>;
 
 export const newCourseSchema = z.strictObject({
+  /** Made by whoever sends it: sent again it is the same course. */
+  id: idSchema.optional(),
   title: titleSchema,
   code: codeSchema,
   purpose: purposeSchema,

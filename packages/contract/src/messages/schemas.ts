@@ -1,5 +1,5 @@
 /** Announcements, and what is said of them. */
-import { announcementViewSchema, storableSchema } from '@itinerary/core';
+import { idSchema, announcementViewSchema, storableSchema } from '@itinerary/core';
 import type { DeepReadonly } from '@itinerary/core';
 import { z } from 'zod';
 
@@ -17,7 +17,11 @@ export type AnnouncementsAnswer = DeepReadonly<z.infer<typeof announcementsSchem
 
 export const MAX_COMMENT = 2000;
 
-export const newCommentSchema = z.strictObject({ text: storableSchema.trim().min(1).max(MAX_COMMENT) });
+export const newCommentSchema = z.strictObject({
+  /** Made by whoever sends it: sent again it is the same. */
+  id: idSchema,
+  text: storableSchema.trim().min(1).max(MAX_COMMENT),
+});
 
 export const commentsSchema = z.object({
   comments: z.array(

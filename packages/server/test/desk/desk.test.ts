@@ -146,7 +146,9 @@ describe('the desk of staff', () => {
     const ines = await signedIn(server, 'instructor');
     const broken = { id: ids[DRAFT], code: DRAFT };
     const [{ dates } = { dates: null }] = await rows('select dates from course where id = ?', [broken.id]);
-    await rows(`update course set dates = dates || '{"weekStart": 99}', seq = seq + 1 where id = ?`, [broken.id]);
+    await rows(`update course set dates = dates || '{"weekStart": 99}', seq = seq + 1 where id = ?`, [
+      broken.id,
+    ]);
     try {
       for (const agent of [staff, ines]) {
         const desk = await deskOf(agent, { find: 'EFM-210' });

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
 import type { Agent, Response } from 'supertest';
@@ -245,6 +246,24 @@ describe('courses', () => {
       .post('/api/courses')
       .send({ ...body, code: 'EFM-302', department: 'NONE' })
       .expect(400);
+  });
+
+  test('a course that is sent again is the same one, also six times at once; its id is nobody else’s to use', async () => {
+    const agent = await signedIn(server, 'instructor');
+    const body = {
+      ...{ id: randomUUID(), title: 'Twice', code: 'TWICE-1', purpose: 'learners', department: null },
+      ...{ term: null, firstDay: null, weeks: 2, zone: 'UTC' },
+    };
+    const six = await Promise.all(Array.from({ length: 6 }, () => agent.post('/api/courses').send(body)));
+    expect(six.map(({ status, body: { id } }) => [status, id])).toEqual(Array(6).fill([201, body.id]));
+    const other = await (
+      await signedIn(server, 'coInstructor')
+    )
+      .post('/api/courses')
+      .send({ ...body, code: 'TWICE-2' });
+    expect([other.status, other.body.errors[0].path]).toEqual([400, 'id']);
+    // It has not become theirs, nor another one.
+    expect((await deskOf(agent)).filter(({ code }) => code.startsWith('TWICE'))).toHaveLength(1);
   });
 
   test('the desk of a learner holds what is open to them, and of staff everything', async () => {

@@ -1,4 +1,5 @@
 /** What people say about an announcement: who may, who reads it, taken away and brought back. */
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { AnnouncementsAnswer, CommentsAnswer, Problem } from '@itinerary/contract';
 import { newItem, newSection } from '@itinerary/core';
@@ -51,15 +52,19 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 test('is said where it may be, by those who take part', async () => {
-  const said = (await as('learner').post(at()).send({ text: ' Size 44? ' }).expect(200))
+  const said = (await as('learner').post(at()).send({ id: randomUUID(), text: ' Size 44? ' }).expect(200))
     .body as CommentsAnswer;
   expect(said.comments).toMatchObject([{ name: 'Noor Rahimi', text: 'Size 44?', mayRemove: true, at: NOW }]);
-  await as('learner').post(at()).send({ text: '  ' }).expect(400);
-  await as('learner').post(`/api/learn/${id}/announcements/up/comments`).send({ text: 'No' }).expect(403);
-  await as('outsider').post(at()).send({ text: 'No' }).expect(404);
+  await as('learner').post(at()).send({ id: randomUUID(), text: '  ' }).expect(400);
+  await as('learner')
+    .post(`/api/learn/${id}/announcements/up/comments`)
+    .send({ id: randomUUID(), text: 'No' })
+    .expect(403);
+  await as('outsider').post(at()).send({ id: randomUUID(), text: 'No' }).expect(404);
   const seen = (await as('instructor').get(at()).expect(200)).body as CommentsAnswer;
   expect(seen.comments[0]?.mayRemove).toBe(true);
-  const other = (await as('instructor').post(at()).send({ text: 'Yes.' }).expect(200)).body as CommentsAnswer;
+  const other = (await as('instructor').post(at()).send({ id: randomUUID(), text: 'Yes.' }).expect(200))
+    .body as CommentsAnswer;
   const mine = other.comments.find(({ text }) => text === 'Yes.')?.id ?? '';
   await as('learner').delete(`${at()}/${mine}`).expect(403);
   await as('learner').delete(`${at()}/never-was`).expect(404);
@@ -74,9 +79,25 @@ test('is said where it may be, by those who take part', async () => {
   ]);
 });
 
+test('sent again it is the same, eight times at once, and after it was taken away; another’s id is nobody’s to use', async () => {
+  const body = { id: randomUUID(), text: 'Waders?' };
+  const eight = await Promise.all(Array.from({ length: 8 }, () => as('learner').post(at()).send(body)));
+  expect(eight.map(({ status }) => status)).toEqual(Array(8).fill(200));
+  const told = async (): Promise<[string, boolean][]> =>
+    ((await as('learner').get(at()).expect(200)).body as CommentsAnswer).comments
+      .filter(({ text }) => text === 'Waders?' || text === 'Mine')
+      .map(({ text, isRemoved }) => [text, isRemoved]);
+  expect(await told()).toEqual([['Waders?', false]]);
+  const taken = await as('instructor').post(at()).send({ id: body.id, text: 'Mine' });
+  expect([taken.status, (taken.body as Problem).code]).toEqual([400, 'bad_input']);
+  await as('learner').delete(`${at()}/${body.id}`).expect(200);
+  await as('learner').post(at()).send(body).expect(200);
+  expect(await told()).toEqual([['Waders?', true]]);
+});
+
 test('comments stand in the order in which they were said, though the clock stands', async () => {
   const words = Array.from({ length: 8 }, (_, count) => `Word ${count}`);
-  for (const text of words) await as('learner').post(at()).send({ text }).expect(200);
+  for (const text of words) await as('learner').post(at()).send({ id: randomUUID(), text }).expect(200);
   const { comments } = (await as('assistant').get(at()).expect(200)).body as CommentsAnswer;
   expect(comments.map(({ text }) => text).filter((text) => text.startsWith('Word'))).toEqual(words);
 });
@@ -95,7 +116,8 @@ describe('so much can be said', () => {
   }
   const cleared = (where: object = { text: 'Again' }): Promise<unknown> =>
     server.database.em.fork().nativeDelete(RemarkRow, where);
-  const say = (who: Who, status: number) => as(who).post(at()).send({ text: 'One more' }).expect(status);
+  const say = (who: Who, status: number) =>
+    as(who).post(at()).send({ id: randomUUID(), text: 'One more' }).expect(status);
 
   test('by one person under one announcement, of what stands; and others go on', async () => {
     await cleared({ courseId: id });
@@ -125,7 +147,7 @@ describe('so much can be said', () => {
       Array.from({ length: 16 }, (_, turn) =>
         as('learner')
           .post(at())
-          .send({ text: `Quick ${turn}` }),
+          .send({ id: randomUUID(), text: `Quick ${turn}` }),
       ),
     );
     expect(all.map(({ status }) => status).toSorted()).toEqual([
@@ -146,8 +168,8 @@ describe('so much can be said', () => {
 test('names are told as the course tells them, and one’s own always', async () => {
   const kenji = await putOn(as('instructor'), id, 'kenji', 'learner');
   agents.set('visitor', await signedIn(server, 'visitor'));
-  await as('visitor').post(at()).send({ text: 'From a learner' }).expect(200);
-  await as('instructor').post(at()).send({ text: 'From the staff' }).expect(200);
+  await as('visitor').post(at()).send({ id: randomUUID(), text: 'From a learner' }).expect(200);
+  await as('instructor').post(at()).send({ id: randomUUID(), text: 'From the staff' }).expect(200);
   const heard = async (who: Who): Promise<unknown> => {
     const { comments } = (await as(who).get(at()).expect(200)).body as CommentsAnswer;
     return comments.map(({ name }) => name).slice(-2);
@@ -166,7 +188,7 @@ test('names are told as the course tells them, and one’s own always', async ()
 });
 
 test('nobody brings back or takes away what is not theirs to, and whoever is nobody neither', async () => {
-  const said = (await as('instructor').post(at()).send({ text: 'Standing' }).expect(200))
+  const said = (await as('instructor').post(at()).send({ id: randomUUID(), text: 'Standing' }).expect(200))
     .body as CommentsAnswer;
   const standing = said.comments.at(-1)?.id ?? '';
   await changeCourse(as('instructor'), id, [
@@ -183,7 +205,8 @@ test('nobody brings back or takes away what is not theirs to, and whoever is nob
 
 describe('a comment that is taken away', () => {
   const say = async (who: Who, text: string): Promise<string> => {
-    const { comments } = (await as(who).post(at()).send({ text }).expect(200)).body as CommentsAnswer;
+    const { comments } = (await as(who).post(at()).send({ id: randomUUID(), text }).expect(200))
+      .body as CommentsAnswer;
     return comments.find((one) => one.text === text)?.id ?? '';
   };
   const seen = async (who: Who, remark: string): Promise<string> => {

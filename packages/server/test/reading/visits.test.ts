@@ -1,4 +1,5 @@
 /** What is new to somebody since they were last there, and how long a passphrase opens a course: by a clock that is told. */
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { AnnouncementsAnswer, FrameAnswer } from '@itinerary/contract';
 import type { Agent } from 'supertest';
@@ -54,7 +55,7 @@ describe('since the last visit', () => {
 
   test('comments are counted where there are any, and not where they are off', async () => {
     const at = `/api/learn/${id}/announcements/early/comments`;
-    await learner.post(at).send({ text: 'Boots?' }).expect(200);
+    await learner.post(at).send({ id: randomUUID(), text: 'Boots?' }).expect(200);
     const counts = async (): Promise<unknown> =>
       Object.fromEntries((await listed()).map((one) => [one.id, one.commentCount]));
     expect(await counts()).toEqual({ late: 0, early: 1 });

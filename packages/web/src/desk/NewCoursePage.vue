@@ -8,6 +8,7 @@ import { useRouter } from 'vue-router';
 import { ask } from '../api/client.ts';
 import { useProblemSentence } from '../words/problems.ts';
 import { formatDay, weekdayName } from '../words/dates.ts';
+import { idsOfTries } from '../stores/id-of-try.ts';
 import { useSession } from '../stores/session.ts';
 import AppBar from '../ui/frame/AppBar.vue';
 import DraftField from '../ui/fields/DraftField.vue';
@@ -79,10 +80,11 @@ function take(chosen: NonNullable<NewCourseRequest['follows']>, says: Taught | n
   filled = says;
 }
 
+const tries = idsOfTries();
 async function create(): Promise<void> {
   if (!isReady.value || isBusy.value) return;
   isBusy.value = true;
-  const body: NewCourseRequest = {
+  const wanted: NewCourseRequest = {
     title: title.value.trim(),
     code: code.value.trim(),
     purpose: purpose.value,
@@ -93,6 +95,7 @@ async function create(): Promise<void> {
     zone: zone.value,
     follows: follows.value,
   };
+  const body = { ...wanted, id: tries.idOf(wanted) };
   try {
     const { id } = await ask('POST /api/courses', { body });
     await router.push(`/setup/${id}/about`);

@@ -10,7 +10,7 @@ export const MESSAGES: HandlersOf<typeof MESSAGES_ROUTES> = {
     announcementFile(em, store, who.loaded.course, who.viewer, params, now),
   comments: ({ em, who, params, now }) => comments(em, who.loaded.course, who, params.announcement, now),
   comment: ({ em, who, params, body, now }) =>
-    comment(em, who.loaded.course, who, params.announcement, body.text, now),
+    comment(em, who.loaded.course, who, params.announcement, body, now),
   removeComment: ({ em, who, params, now }) => {
     const remark = { announcement: params.announcement, remark: params.comment, isThere: false };
     return setComment(em, who.loaded.course, who, remark, now);

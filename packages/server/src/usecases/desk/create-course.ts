@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { CodeAnswer, NewCourseRequest } from '@itinerary/contract';
 import { newCourse } from '@itinerary/core';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
-import { DepartmentRow, TermRow } from '../../db/entities.ts';
+import { CourseRow, DepartmentRow, MemberRow, TermRow } from '../../db/entities.ts';
 import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { lockedCourse } from '../../db/kept-courses.ts';
@@ -15,15 +15,22 @@ import { storeCourse } from '../plan/store-course.ts';
 export async function createCourse(
   em: EntityManager,
   person: Person,
-  { follows = [], ...request }: NewCourseRequest,
+  { follows = [], id: own, ...request }: NewCourseRequest,
   now: string,
 ): Promise<{ readonly id: string }> {
   const { institutionId } = person;
+  const isOpened = async (): Promise<boolean> =>
+    own !== undefined && (await hasOpened(em.fork(), person, own));
+  if (own !== undefined && (await isOpened())) return { id: own };
   await mustExist(em, institutionId, 'department', request.department);
   await mustExist(em, institutionId, 'term', request.term);
   const check = await checkCode(em, { person, now }, request.code);
-  if (!check.free) throw codeTaken(request.code, check);
-  const id = randomUUID();
+  if (!check.free) {
+    // Sent twice at once, the other has it.
+    if (own !== undefined && (await isOpened())) return { id: own };
+    throw codeTaken(request.code, check);
+  }
+  const id = own ?? randomUUID();
   const course = newCourse({
     ...request,
     id,
@@ -41,10 +48,25 @@ export async function createCourse(
   } catch (error) {
     // Somebody took the code between the check and here; the database decides.
     if (!(error instanceof UniqueConstraintViolationException)) throw error;
+    if (own !== undefined && (await isOpened())) return { id: own };
     const again = await checkCode(em.fork(), { person, now }, request.code);
     throw codeTaken(request.code, again);
   }
   return { id };
+}
+
+/**
+ * Whether they have opened it before.
+ *
+ * @throws Failure where somebody else's course has the id
+ */
+async function hasOpened(em: EntityManager, person: Person, id: string): Promise<boolean> {
+  if ((await em.count(CourseRow, { id })) === 0) return false;
+  const own = { courseId: id, personId: person.id, role: 'instructor' as const, leftAt: null };
+  if ((await em.count(MemberRow, own)) > 0) return true;
+  throw new Failure('bad_input', 'Something else has this id; make another one', [
+    { path: 'id', value: id, expected: 'an id that nothing has' },
+  ]);
 }
 
 function codeTaken(code: string, { heldBy, proposal }: CodeAnswer): Failure {

@@ -95,7 +95,7 @@ export async function comment(
   course: Course,
   reader: Reader,
   id: string,
-  text: string,
+  said: { readonly id: string; readonly text: string },
   now: string,
 ): Promise<CommentsAnswer> {
   const { announcement } = standingOne(course, reader.viewer, id, now);
@@ -104,15 +104,19 @@ export async function comment(
   }
   const personId = (reader.person as Person).id;
   await underCourse(em, course.id, async (inner) => {
+    const there = await inner.findOne(RemarkRow, { courseId: course.id, id: said.id });
+    // Said already, and perhaps taken away since.
+    if (there?.personId === personId && there.announcementId === id) return;
+    if (there !== null) throw new Failure('bad_input', 'Something else has this id; make another one');
     const turn = await roomFor(inner, course.id, id, personId, now);
     inner.persist(
       inner.create(RemarkRow, {
         courseId: course.id,
-        id: crypto.randomUUID(),
+        id: said.id,
         announcementId: id,
         personId,
         at: now,
-        text,
+        text: said.text,
         turn,
         removedBy: null,
       }),

@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { ask } from '../../api/client.ts';
 import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
 import { useProblemSentence } from '../../words/problems.ts';
+import { idsOfTries } from '../../stores/id-of-try.ts';
 import { useSession } from '../../stores/session.ts';
 
 const props = defineProps<{ courseId: string; announcement: string; count: number }>();
@@ -41,9 +42,12 @@ async function toggle(): Promise<void> {
   isOpen.value = !isOpen.value;
   if (isOpen.value && answer.value === null) await take(() => ask(`GET ${COMMENTS}`, { params: here.value }));
 }
+const tries = idsOfTries();
 async function say(): Promise<void> {
-  const body = { text: draft.value };
-  if (await take(() => ask(`POST ${COMMENTS}`, { params: here.value, body }))) draft.value = '';
+  const body = { id: tries.idOf(draft.value), text: draft.value };
+  if (!(await take(() => ask(`POST ${COMMENTS}`, { params: here.value, body })))) return;
+  tries.done();
+  draft.value = '';
 }
 /** What is there is taken away, and what was taken away is brought back. */
 function turn({ id, isRemoved }: CommentsAnswer['comments'][number]): Promise<boolean> {
