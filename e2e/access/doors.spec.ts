@@ -104,10 +104,7 @@ test('nothing is wider than a phone', async ({ page }) => {
   await fits();
   await comeInAs(page, NOOR);
   await fits();
-  await page
-    .getByRole('link', { name: /EFM-210-SPR27/ })
-    .first()
-    .click();
+  await fromDesk(page, 'EFM-210-SPR27');
   await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
   await fits();
   await signOut(page);

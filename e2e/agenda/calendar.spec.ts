@@ -1,7 +1,7 @@
 /** A calendar of one's own: what is next on the desk, the month and its days, and an address that a program reads. */
 import { expect, test } from '@playwright/test';
 import { aPhone, liveWith } from '../support/coursework.ts';
-import { PAVEL, signedInAs } from '../support/people.ts';
+import { PAVEL, rowOnDesk, signedInAs } from '../support/people.ts';
 
 test('the desk says what is next; a month by keyboard, the same as a list on a phone, and at an address', async ({
   browser,
@@ -12,9 +12,9 @@ test('the desk says what is next; a month by keyboard, the same as a list on a p
   const id = await liveWith(page, 'CAL-E2E', node);
   await signedInAs(page, PAVEL);
   await page.goto('/desk');
-  const card = page.getByRole('link', { name: /CAL-E2E/ });
-  await expect(card).toContainText('Due: Boat log');
-  await expect(card).toContainText('Fri 19 Feb 18:00');
+  const row = await rowOnDesk(page, 'CAL-E2E');
+  await expect(row).toContainText('Due: Boat log');
+  await expect(row).toContainText('Fri 19 Feb 18:00');
   await page.getByRole('main').getByRole('link', { name: 'Calendar' }).click();
   await expect(page.getByRole('heading', { name: 'February 2027' })).toBeVisible();
   const day = page.getByRole('button', { name: /^Fri 19 Feb: / });

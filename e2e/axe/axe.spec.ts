@@ -129,7 +129,7 @@ test('dates in every format', async ({ page }) => {
   await comeInAs(page, INES);
   for (const title of ['Field Sketching', 'Bookbinding by Hand', 'Small Boat Refresher']) {
     await page.goto('/desk');
-    await page.getByRole('link', { name: title }).click();
+    await fromDesk(page, title);
     await page
       .getByRole('navigation', { name: 'The route through setup' })
       .getByRole('link', { name: 'Dates & format' })
@@ -142,10 +142,7 @@ test('dates in every format', async ({ page }) => {
 test('a learner’s desk, course and page', async ({ page }) => {
   await comeInAs(page, NOOR);
   await clean(page, 'desk');
-  await page
-    .getByRole('link', { name: /EFM-210-SPR27/ })
-    .first()
-    .click();
+  await fromDesk(page, 'EFM-210-SPR27');
   await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
   await clean(page, 'course');
   await page

@@ -3,6 +3,7 @@ import { expect, test } from '@playwright/test';
 import {
   allSaved,
   comeInAs,
+  fromDesk,
   INES,
   LIVE,
   liveCourse,
@@ -182,7 +183,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
   await test.step('a learner at 1280', async () => {
     await comeInAs(page, NOOR);
     await picture(page, 'learner-desk');
-    await page.getByRole('link', { name: /EFM-210-SPR27-2/ }).click();
+    await fromDesk(page, 'EFM-210-SPR27-2');
     await expect(page.getByRole('heading', { name: 'Estuary Field Methods', level: 1 })).toBeVisible();
     await expect(page.getByText('Three weeks on one shore.')).toBeVisible();
     await expect(page.getByText('Week of')).toHaveCount(0);
@@ -202,10 +203,7 @@ test('an instructor sets up a course and goes live, and a learner reads it', asy
 
   await test.step('a learner on a phone', async () => {
     await page.goto('/desk');
-    await page
-      .getByRole('link', { name: /EFM-210-SPR27$|EFM-210-SPR27 / })
-      .first()
-      .click();
+    await fromDesk(page, 'EFM-210-SPR27');
     await expect(page.getByText('Week 6 is on')).toBeVisible();
     await picture(page, 'learner-course');
     await page.getByRole('link', { name: 'Pacing guide, to print' }).click();

@@ -121,7 +121,7 @@ test('where a picture does not come there is the one that every course has', asy
   const id = await liveCourse(page, LIVE);
   await page.route('**/face/**', (route) => route.abort());
   await page.goto('/desk');
-  const thumb = page.getByRole('listitem').filter({ hasText: 'Estuary Field Methods' });
+  const thumb = page.getByRole('row').filter({ hasText: 'Estuary Field Methods' });
   await expect(thumb.locator('svg.picture').first()).toBeVisible();
   await expect(page.locator('main img')).toHaveCount(0);
   await page.goto(`/courses/${id}/home`);

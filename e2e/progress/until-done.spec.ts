@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { coreFilm } from '../../packages/server/src/demo/film/core-film.ts';
 import { aPhone, liveWith } from '../support/coursework.ts';
-import { allSaved, INES, NOOR, send, setting, signedInAs } from '../support/people.ts';
+import { allSaved, INES, NOOR, rowOnDesk, send, setting, signedInAs } from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
 const NOW = '2027-03-02T17:50:00.000Z';
@@ -151,8 +151,7 @@ test('page, film, quiz, assignment, discussion and meeting, each by its own rule
   await expect(phone.getByText(/Done, since/)).toBeVisible();
   await expect(phone.getByText('Well walked, all the way.')).toBeVisible();
   await phone.goto('/desk');
-  const card = phone.locator(`a[href*="${id}"]`).first();
-  await expect(card.getByText('Done with the course.')).toBeVisible();
+  await expect((await rowOnDesk(phone, 'PROG-5')).getByText('Done with the course.')).toBeVisible();
   await staff.close();
   await context.close();
   await server.stop();

@@ -49,14 +49,14 @@ export async function liveCourse(page: Page, code: string): Promise<string> {
   return id;
 }
 
-/** From the desk, on which other tests' courses stand before it, to a course by its code. */
-export async function fromDesk(page: Page, code: string): Promise<void> {
-  await page.getByRole('searchbox', { name: 'Find by title, code or tag' }).fill(code);
-  await page
-    .getByRole('row', { name: new RegExp(code) })
-    .getByRole('link')
-    .first()
-    .click();
+/** On the desk, where other tests' courses stand before it: the row of a course by its code or title. */
+export async function rowOnDesk(page: Page, called: string): Promise<Locator> {
+  await page.getByRole('searchbox', { name: 'Find by title, code or tag' }).fill(called);
+  return page.getByRole('row', { name: new RegExp(`${called}(?![\\w-])`) }).first();
+}
+
+export async function fromDesk(page: Page, called: string): Promise<void> {
+  await (await rowOnDesk(page, called)).getByRole('link').first().click();
 }
 
 /** On with the Tab key until something has the focus, as whoever has no mouse goes there. */

@@ -1,7 +1,7 @@
 /** What follows for learners: section by section, what is not open yet, other clocks, the guide; and holidays. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeInAs, INES, NOOR, ownCourse, send, signedInAs, signOut } from '../support/people.ts';
+import { comeInAs, fromDesk, INES, NOOR, ownCourse, send, signedInAs, signOut } from '../support/people.ts';
 
 const STAFF = /Institution staff/;
 
@@ -83,10 +83,7 @@ test.describe('by other clocks', () => {
   test.use({ timezoneId: 'Asia/Kathmandu' });
   test('a learner sees the course’s time and their own', async ({ page }) => {
     await comeInAs(page, NOOR);
-    await page
-      .getByRole('link', { name: /EFM-210-SPR27/ })
-      .first()
-      .click();
+    await fromDesk(page, 'EFM-210-SPR27');
     await page.getByRole('link', { name: 'Assignment 6.4 Field day one' }).click();
     // The home page says that day too, so the item's own has to have come first.
     await expect(page.getByRole('heading', { name: /Field day one/, level: 1 })).toBeVisible();

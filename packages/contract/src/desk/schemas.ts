@@ -31,7 +31,7 @@ export const deskCourseSchema = z.object({
   tags: z.array(z.string()),
   format: formatSchema,
   pace: paceSchema,
-  /** Weeks, units or meetings that the calendar has. */
+  /** Weeks, units or meetings, the same for everybody or each learner's own; 0: it counts none. */
   slots: z.int(),
   firstDay: daySchema.nullable(),
   lastDay: daySchema.nullable(),

@@ -12,6 +12,7 @@ import {
   newSection,
   planCourse,
   planSections,
+  slotCount,
   startOfDay,
   weekdayOf,
   weekdayOnOrAfter,
@@ -221,6 +222,22 @@ describe('other paces', () => {
     expect(daysOf(around)).toEqual(['aside', 'aside']);
     expect(planSections(around).lastDay).toBe('2027-01-24');
   });
+});
+
+test('what a course counts is counted, whoever’s days it is, and where it counts nothing that is said', () => {
+  const counted = (dates: Partial<Dates>, change: Partial<Section> = {}): number | null =>
+    slotCount(planCourse(courseOf(4, dates, change)));
+  expect(counted({})).toBe(15);
+  expect(counted({ pace: 'joining', weeks: 6 })).toBe(6);
+  const span = { count: 1, unit: 'weeks' } as const;
+  expect(counted({ format: 'units' }, { span })).toBe(4);
+  expect(counted({ format: 'units', pace: 'joining' }, { span })).toBe(4);
+  expect(counted({ pace: 'none' })).toBeNull();
+  expect(counted({ format: 'item' })).toBeNull();
+  // Without a first day there are no days of the course, but there are days of each one's own.
+  expect(counted({ format: 'units', pace: 'joining', firstDay: null }, { span })).toBe(4);
+  expect(counted({ firstDay: null })).toBe(15);
+  expect(counted({ firstDay: null, format: 'meetings' })).toBeNull();
 });
 
 describe('sections', () => {

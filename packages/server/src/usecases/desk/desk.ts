@@ -8,6 +8,7 @@ import {
   mayPlan,
   planFor,
   resolveAccess,
+  slotCount,
   stateAt,
   byName,
 } from '@itinerary/core';
@@ -127,7 +128,7 @@ function entry(course: Course, viewer: Viewer, { learners, counts, now }: DeskFa
     tags: course.tags,
     format: course.dates.format,
     pace: course.dates.pace,
-    slots: plan.slots.length,
+    slots: slotCount(plan) ?? 0,
     firstDay: plan.firstDay,
     lastDay: plan.lastDay,
     role: viewer.role,

@@ -87,7 +87,11 @@ export default {
     spare: 'No section in this week',
     flag: 'Days on which work is due',
     news: 'Days on which an announcement appears',
-    none: 'The timeline is drawn when the course has a first day.',
+    none: {
+      first: 'The timeline is drawn when the course has a first day.',
+      last: 'The timeline is drawn when the course has a last day too.',
+      own: 'Every learner has days of their own here, counted from joining, so that there is no one line for all.',
+    },
   },
   seeing: {
     title: 'See as …',

@@ -88,7 +88,11 @@ export default {
     spare: 'Ninguna sección en esta semana',
     flag: 'Días en que hay una entrega',
     news: 'Días en que aparece un anuncio',
-    none: 'El calendario se dibuja cuando el curso tiene un primer día.',
+    none: {
+      first: 'El calendario se dibuja cuando el curso tiene un primer día.',
+      last: 'La línea del tiempo se dibuja cuando el curso tiene también un último día.',
+      own: 'Aquí cada estudiante tiene sus propios días, contados desde que se une, así que no hay una línea para todos.',
+    },
   },
   seeing: {
     title: 'Ver como …',

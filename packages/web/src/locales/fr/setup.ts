@@ -88,7 +88,11 @@ export default {
     spare: 'Pas de section cette semaine',
     flag: 'Jours où un travail est à rendre',
     news: 'Jours où paraît une annonce',
-    none: 'Le calendrier se dessine dès que le cours a un premier jour.',
+    none: {
+      first: 'Le calendrier se dessine dès que le cours a un premier jour.',
+      last: 'La frise se dessine quand le cours a aussi un dernier jour.',
+      own: 'Ici chaque participant a ses propres jours, comptés depuis son arrivée : il n’y a pas une seule frise pour tous.',
+    },
   },
   seeing: {
     title: 'Voir comme …',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { IconPlus } from '@tabler/icons-vue';
-import { clockChanges, newSection, setDates, setDatesEntry, WEEKDAYS } from '@itinerary/core';
+import { clockChanges, newSection, setDates, setDatesEntry, slotCount, WEEKDAYS } from '@itinerary/core';
 import type { Dates, Edit, Finding } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -70,6 +70,7 @@ const here = computed<readonly Finding[]>(() =>
   // A first day in mid-week is a choice of three here, which says more than the finding.
   plan.found.filter(({ stop, rule }) => (stop === 'dates' && rule !== 'mid_week') || HERE.has(rule)),
 );
+const slots = computed(() => slotCount(planned.value));
 const inside = computed(() => planned.value.sections.filter(({ span }) => span.kind !== 'outside').length);
 
 function fillSpare(): void {
@@ -105,9 +106,9 @@ function addMeeting(): void {
       <dt>{{ t('setup.dates.lastDay') }}</dt>
       <dd class="figures">{{ planned.lastDay === null ? '–' : day(planned.lastDay) }}</dd>
     </div>
-    <div v-if="!isAround">
+    <div v-if="slots !== null">
       <dt>{{ t(`setup.dates.slots.${dates.format}`) }}</dt>
-      <dd class="figures">{{ planned.slots.length }}</dd>
+      <dd class="figures">{{ slots }}</dd>
     </div>
     <div v-if="!isAround">
       <dt>{{ t('setup.dates.sections') }}</dt>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** The course from first to last day, with a marker to go through it: by what changes, to a day, or along the line. */
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { usePlan } from '../../stores/plan.ts';
 import { useActs } from '../frame/acts.ts';
 import TimelineHead from './TimelineHead.vue';
 import TimelineTrack from './TimelineTrack.vue';
@@ -8,6 +10,13 @@ import TimelineTrack from './TimelineTrack.vue';
 const open = defineModel<boolean>('open', { required: true });
 const { t } = useI18n();
 const { span } = useActs();
+const plan = usePlan();
+/** Why there is no line. */
+const why = computed(() => {
+  const { firstDay = null, course } = plan.planned ?? {};
+  const isOwn = course?.dates.pace === 'joining' && ['weeks', 'units'].includes(course.dates.format);
+  return isOwn ? 'own' : firstDay === null ? 'first' : 'last';
+});
 </script>
 
 <template>
@@ -15,7 +24,7 @@ const { span } = useActs();
     <TimelineHead v-model:open="open" />
     <template v-if="open">
       <TimelineTrack v-if="span" :line="span" />
-      <p v-else class="none soft">{{ t('setup.timeline.none') }}</p>
+      <p v-else class="none soft">{{ t(`setup.timeline.none.${why}`) }}</p>
     </template>
   </section>
 </template>
