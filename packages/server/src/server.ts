@@ -10,6 +10,7 @@ import { diskStore } from './files/file-store.ts';
 import { openPieces } from './files/pieces.ts';
 import { openFigures } from './figures/figures.ts';
 import { serveFigures } from './figures/serve.ts';
+import { databaseId } from './usecases/clearing/strays.ts';
 import { createApp } from './http/app.ts';
 import { diskFull } from './http/problem.ts';
 import { openCleaning } from './text/cleaning.ts';
@@ -44,6 +45,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
   const store = diskStore(config.filesFolder);
+  // Before anybody clears anything away there.
+  await store.usedBy(await databaseId(database.em.fork()));
   const pieces = await openPieces(config.filesFolder, diskFull);
   const figures = openFigures({ database, streams: notices.count });
   const door = config.figuresPort === null ? null : await serveFigures(figures, config.figuresPort);

@@ -70,16 +70,21 @@ interface PageRow extends OwnColumns, AroundColumns {
 const ORDER = `(state = 'archived'), coalesce(first_day, '9999'), code`;
 const IS_NOW = `case when state = 'draft' and goes_live <= asked.at then 'live' else state end`;
 
+/** Each word that is asked for stands in the title, the code or `more`; a text is folded once, however many there are. */
+const hasWords = (more: string): string => `(
+    not exists (select from asked_words) or (
+      select not exists (select from asked_words where strpos(text, word) = 0)
+      from (select folded(concat_ws(' ', course.title, course.code, (${more}))) as text) as one))`;
+const wordsIn = (words: string): string =>
+  `asked_words as materialized (select folded(word) as word from asked, jsonb_array_elements_text(${words}) as word)`;
+
 /** Of courses that are asked for by something; \`?\` are those, and who they are, as JSON. */
 const NARROWED = `
   and ((asked.narrow -> 'only') = 'null' or course.id in (select jsonb_array_elements_text(asked.narrow -> 'only')))
   and (asked.narrow ->> 'term' is null or course.term = asked.narrow ->> 'term')
   and (asked.narrow ->> 'state' is null or ${IS_NOW} = asked.narrow ->> 'state')
   and (asked.narrow ->> 'tag' is null or course.tags @> (asked.narrow -> 'tag'))
-  and not exists (
-    select from jsonb_array_elements_text(asked.narrow -> 'words') as word
-    where strpos(folded(concat_ws(' ', course.title, course.code,
-      (select string_agg(tag, ' ') from jsonb_array_elements_text(course.tags) as tag))), folded(word)) = 0)`;
+  and ${hasWords("select string_agg(tag, ' ') from jsonb_array_elements_text(course.tags) as tag")}`;
 
 /** What is theirs, of which the page and its counts are: all of the institution, or the courses that are named. */
 const THEIRS = `(asked.narrow -> 'only') = 'null' or course.id in (select jsonb_array_elements_text(asked.narrow -> 'only'))`;
@@ -91,6 +96,7 @@ const THEIRS = `(asked.narrow -> 'only') = 'null' or course.id in (select jsonb_
 const pageOf = (isNarrowed: boolean): string => `
   with asked as materialized (
       select ?::text as who, ?::text as institution, ?::float8 as at, ?::jsonb as narrow, ?::int as page, ?::int as most),
+    ${wordsIn(`asked.narrow -> 'words'`)},
     theirs as materialized (
       select course.title, course.code, course.tags, course.first_day, course.state, ${IS_NOW} as is_now
       from course, asked where course.institution_id = asked.institution${isNarrowed ? ` and (${THEIRS})` : ''}),
@@ -169,14 +175,14 @@ const askTheirs = knownQuestion<OwnColumns & Numbered & { readonly isFound: bool
   'courses-theirs',
   `with asked as materialized (
        select ?::text as who, ?::text as institution, ?::jsonb as words, ?::int as most),
+     ${wordsIn('asked.words')},
      mine as materialized (
        select course_id from member, asked where person_id = asked.who and left_at is null),
      findable as (
        select course.id from course, asked
        where institution_id = asked.institution and settings ->> 'find' in ('here', 'anyone')
          and id not in (select course_id from mine)
-         and not exists (select from jsonb_array_elements_text(asked.words) as word
-           where strpos(folded(concat_ws(' ', course.title, course.code)), folded(word)) = 0)
+         and ${hasWords('null')}
        order by folded(course.title), course.code limit (select most from asked))
    select ${NUMBER} as number, course.id not in (select course_id from mine) as "isFound",
      ${ownColumns('asked.who', 'course.id')}

@@ -4,7 +4,18 @@
  */
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { access, mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import {
+  access,
+  appendFile,
+  mkdir,
+  open,
+  readdir,
+  readFile,
+  rename,
+  rm,
+  stat,
+  writeFile,
+} from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Transform } from 'node:stream';
 import type { Readable } from 'node:stream';
@@ -30,6 +41,8 @@ export interface FileStore {
   readonly find: (hash: string) => Promise<string | null>;
   /** Takes away what has lain there for longer than that. @returns whether it has gone */
   readonly drop: (hash: string, olderThanMs: number) => Promise<boolean>;
+  /** Writes down that a database has its files here. @returns every one that ever had */
+  readonly usedBy: (database: string) => Promise<ReadonlySet<string>>;
   /** All that is kept, by hash, in no order. */
   readonly all: () => AsyncIterable<string>;
   /** Takes away what came in, or was being made, longer ago than that, and is nothing yet. @returns how many */
@@ -83,6 +96,14 @@ export function diskStore(folder: string): FileStore {
       if (isOld) await rm(path, { force: true });
       return isOld;
     },
+    usedBy: async (database) => {
+      await mkdir(folder, { recursive: true });
+      const place = join(folder, USED_BY);
+      const users = async (): Promise<ReadonlySet<string>> =>
+        new Set((await readFile(place, 'utf8').catch(() => '')).split('\n').filter(Boolean));
+      if (!(await users()).has(database)) await appendFile(place, `${database}\n`);
+      return users();
+    },
     all: async function* () {
       for (const shelf of await namesIn(folder)) {
         if (!SHELF.test(shelf)) continue;
@@ -123,6 +144,8 @@ const namesIn = (folder: string): Promise<readonly string[]> =>
     throw error;
   });
 
+/** Names the databases whose files are here, a line each. */
+const USED_BY = 'used-by';
 const SHELF = /^[0-9a-f]{2}$/;
 const HASH = /^[0-9a-f]{64}$/;
 /** Ends the name of what is being written. */

@@ -6,6 +6,7 @@ import { Failure } from '../usecases/failure.ts';
 import { MEGABYTE } from '../usecases/files/stored.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import type { Ground, IncomingFile } from './call.ts';
+import { endUnread } from './end-unread.ts';
 
 /** As long may somebody ask again whose answer was lost. */
 const STAYS_MS = 60_000;
@@ -70,6 +71,7 @@ export function takePieces(app: Express, { database, pieces }: Ground): void {
         seconds,
       );
     }
+    endUnread(request, response);
     await pieces.handle(request, response, sender);
   });
 }

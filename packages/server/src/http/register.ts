@@ -13,6 +13,7 @@ import type { Figures } from '../figures/figures.ts';
 import { AUTHORISE } from './authorise.ts';
 import type { Answer, Call, Ground, WhoFor } from './call.ts';
 import { checkAnswer } from './check-answer.ts';
+import { endUnread } from './end-unread.ts';
 import { HANDLERS } from './handlers.ts';
 import { incomingFile } from './pieces.ts';
 
@@ -139,16 +140,6 @@ function check(schema: z.ZodType | undefined, part: string, input: unknown): unk
   const rest = errors.length - told.length;
   const places = told.map(({ path }) => path || part).join(', ');
   throw new Failure('bad_input', `In the ${part}: ${places}${rest > 0 ? `, and ${rest} more` : ''}`, told);
-}
-
-/** Time for the answer to arrive before the line is cut. */
-const LINGER_MS = 1000;
-
-/** A file that is refused is not read to its end: the answer is given, and the line is closed. */
-function endUnread(request: Request, response: Response): void {
-  response.once('finish', () => {
-    if (!request.readableEnded) setTimeout(() => request.destroy(), LINGER_MS).unref();
-  });
 }
 
 /** Ranges and conditional requests are Express's; scripts in a file never run, wherever it is opened. */

@@ -48,11 +48,19 @@ describe('figures', () => {
     await noor.get(`/api/learn/${liveId}`).expect(200);
     await noor.get(`/api/learn/${liveId}`).expect(200);
     await noor.get(`/api/courses/${liveId}/plan`).expect(403);
-    const text = await read();
-    const answers = figuresIn(text, 'itinerary_answer_seconds_count');
-    const more = (labels: string): number => (answers.get(labels) ?? 0) - (before.get(labels) ?? 0);
-    expect(more('route="readCourse",status="200"')).toBe(2);
-    expect(more('route="plan",status="403"')).toBe(1);
+    const more = (now: string): readonly number[] => {
+      const answers = figuresIn(now, 'itinerary_answer_seconds_count');
+      return ['route="readCourse",status="200"', 'route="plan",status="403"'].map(
+        (labels) => (answers.get(labels) ?? 0) - (before.get(labels) ?? 0),
+      );
+    };
+    // An answer counts once it has gone out whole, which can be after it has come in here.
+    let text = await read();
+    for (let tries = 0; tries < 50 && more(text).join() !== '2,1'; tries += 1) {
+      await new Promise((done) => setTimeout(done, 20));
+      text = await read();
+    }
+    expect(more(text)).toEqual([2, 1]);
     expect(figuresIn(text, 'itinerary_questions_total').get('')).toBeGreaterThan(4);
     expect(figuresIn(text, 'itinerary_kept_courses').get('')).toBeGreaterThan(0);
     expect(figuresIn(text, 'itinerary_kept_nodes').get('')).toBeGreaterThan(50);
@@ -101,7 +109,6 @@ test('what was left over goes, each kind counted, and everything that somebody c
   await rows(`insert into session values ('over', '{}', now() - interval '1 minute')`);
   await rows(`insert into attempt values ('over', 3, extract(epoch from now()) * 1000 - 1),
     ('counts', 3, extract(epoch from now()) * 1000 + 600000)`);
-  await rows(`insert into job_worker (worker_id, instance) values ('gone', 'gone')`);
   const [known] = await rows<{ hash: string }>('select hash from stored_file limit 1');
   const stray = createHash('sha256').update('stray').digest('hex');
   const young = createHash('sha256').update('young').digest('hex');
@@ -138,6 +145,20 @@ test('what was left over goes, each kind counted, and everything that somebody c
   ]) {
     expect([what, cleared.get(`what="${what}"`)]).toEqual([what, count]);
   }
-  expect(cleared.get('what="workers"')).toBeGreaterThanOrEqual(1);
   expect(figuresIn(text, 'itinerary_cleared_at_seconds').get('')).toBeGreaterThan(0);
+});
+
+test('in a folder in which another database has files too, none of them is a stray', async () => {
+  const stray = createHash('sha256').update('another’s').digest('hex');
+  await mkdir(join(folder, stray.slice(0, 2)), { recursive: true });
+  await writeFile(join(folder, stray.slice(0, 2), stray), 'x');
+  await lain(join(folder, stray.slice(0, 2), stray));
+  const other = await testServer({ filesFolder: folder });
+  try {
+    await server.jobs.clearNow();
+    await other.jobs.clearNow();
+    expect(await readdir(join(folder, stray.slice(0, 2)))).toContain(stray);
+  } finally {
+    await other.stop();
+  }
 });

@@ -18,8 +18,6 @@ export interface Cleared {
   readonly sessions: number;
   /** Tries at passwords that count no more. */
   readonly tries: number;
-  /** Processes of the queue that are gone. */
-  readonly workers: number;
   /** Files that nothing in their course names any more. */
   readonly files: number;
   /** Files without a row: their sender, or the server, fell while they came. */
@@ -39,13 +37,6 @@ export async function clear(
   const each: { readonly [What in keyof Cleared]: () => Promise<number> } = {
     sessions: () => removed(em, 'delete from session where expire < now()'),
     tries: () => removed(em, `delete from attempt where expire < extract(epoch from now()) * 1000`),
-    workers: () =>
-      removed(
-        em,
-        `delete from job_worker known where not exists (
-           select from pg_stat_activity where application_name = 'itinerary-jobs ' || known.instance)
-         and not exists (select from graphile_worker._private_jobs where locked_by = known.worker_id)`,
-      ),
     files: () => tidyFiles(em.fork(), store, now),
     strays: () => dropStrays(em.fork(), store),
     pieces: () => pieces.tidy(),

@@ -6,8 +6,23 @@ import type { FileStore } from '../../files/file-store.ts';
 const DAY_MS = 24 * 60 * 60 * 1000;
 const AT_ONCE = 500;
 
-/** What is younger than a day may be on its way to its row. @returns how many have gone */
+/** Which database this is, of all that there are. */
+export async function databaseId(em: EntityManager): Promise<string> {
+  const [row] = await em.execute<{ id: string }[]>(
+    `select system_identifier || ' ' || (select oid from pg_database where datname = current_database()) as id
+     from pg_control_system()`,
+  );
+  return row?.id ?? '';
+}
+
+/**
+ * Where another database has ever had its files in the same folder, nobody knows whose a stray is, and it stays.
+ * What is younger than a day may be on its way to its row.
+ *
+ * @returns how many have gone
+ */
 export async function dropStrays(em: EntityManager, store: FileStore): Promise<number> {
+  if ((await store.usedBy(await databaseId(em))).size !== 1) return 0;
   let gone = 0;
   let hashes: string[] = [];
   const look = async (): Promise<void> => {
