@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { joinChange, makeChange, openCopy, redoLast, takeAnswer, undoLast } from '../../src/index.ts';
+import {
+  forgetUndo,
+  joinChange,
+  makeChange,
+  openCopy,
+  redoLast,
+  takeAnswer,
+  undoLast,
+} from '../../src/index.ts';
 import type { Change, TakenChange, WorkingCopy } from '../../src/index.ts';
 import { course, smallCourse } from '../support/arbitraries.ts';
 import { Taker } from '../support/taker.ts';
@@ -148,6 +156,21 @@ describe('undo', () => {
       ok: false,
       refusal: { code: 'changed_since', now: 'theirs', wanted: 'A' },
     });
+  });
+
+  test('of one change leaves what was done since, and can be done again', () => {
+    let copy = openCopy(smallCourse(), 0);
+    copy = make(copy, { id: '1', edits: [{ kind: 'remove', target: 'a2' }] });
+    copy = make(copy, set('2', 'A', 'two', 'A'));
+    const undone = undoLast(copy, 'u1', '1');
+    if (!undone?.ok) throw new Error('undo');
+    const [first] = undone.copy.course.sections;
+    expect([first?.title, first?.items.find(({ id }) => id === 'a2')?.removed]).toEqual(['two', false]);
+    expect(undone.copy.undo.map(({ of }) => of)).toEqual(['2']);
+    const again = redoLast(undone.copy, 'r1');
+    expect(again?.ok && again.copy.course).toEqual(copy.course);
+    expect(undoLast(copy, 'u2', 'never')).toBeNull();
+    expect(forgetUndo(copy, 'undo', '1').undo.map(({ of }) => of)).toEqual(['2']);
   });
 
   test('and redo go back and forth over several steps', () => {

@@ -9,10 +9,8 @@ import {
   makeChange,
   openCopy,
   planCourse,
-  redoLast,
   sameValue,
   takeAnswer,
-  undoLast,
 } from '@itinerary/core';
 import type {
   Change,
@@ -35,6 +33,7 @@ import { planFacts } from './plan-facts.ts';
 import { useReadiness } from './readiness.ts';
 import { useSession } from './session.ts';
 import { useTexts } from './texts.ts';
+import { useRetrace } from './retrace.ts';
 import { useTold } from './told.ts';
 import { useWhoMoves } from './who-moves.ts';
 
@@ -59,7 +58,8 @@ export const usePlan = defineStore('plan', () => {
   const { facts, takeFacts } = planFacts();
   const saving = ref<Saving>('saved');
   const savedAt = ref<string | null>(null);
-  const { told, tell, dismiss, clear } = useTold();
+  const telltale = useTold();
+  const { told, tell, dismiss, clear } = telltale;
   /** Whose changes these are: they are never sent in another's name. */
   let owner = '';
   const whoever = (): string => session.person?.id ?? '';
@@ -83,8 +83,6 @@ export const usePlan = defineStore('plan', () => {
   const { found, cureOf, term } = useReadiness({ course, planned, ...facts });
   /** Whoever may not change the plan reads it, and an archived course is read by everybody. */
   const isReadonly = computed(() => !rights.value.plan || course.value?.state === 'archived');
-  const canUndo = computed(() => (copy.value?.undo.length ?? 0) > 0);
-  const canRedo = computed(() => (copy.value?.redo.length ?? 0) > 0);
 
   async function open(courseId: string): Promise<void> {
     if (lastOpened !== courseId) clear();
@@ -139,6 +137,7 @@ export const usePlan = defineStore('plan', () => {
       return false;
     }
     copy.value = undoable ? attempt.copy : forgetUndo(attempt.copy, 'undo');
+    retraced.pass();
     // What is held back is what it is: nothing joins with it.
     if (!typing && moves.weigh(made, before, attempt.copy.course)) sent.add(made.id);
     send(typing ? TYPING_REST_MS : 0);
@@ -154,18 +153,7 @@ export const usePlan = defineStore('plan', () => {
 
   const { setText, setEntryText } = textSetters(course, set, tell);
 
-  function retrace(way: 'undo' | 'redo'): void {
-    if (copy.value === null) return;
-    const attempt = way === 'undo' ? undoLast(copy.value, newId()) : redoLast(copy.value, newId());
-    if (attempt === null) return;
-    if (attempt.ok) {
-      copy.value = attempt.copy;
-      send(0);
-      return;
-    }
-    copy.value = forgetUndo(copy.value, way);
-    tell({ kind: 'stale_undo', refusal: attempt.refusal });
-  }
+  const retraced = useRetrace({ copy, send: () => send(0), telltale });
 
   function send(wait: number): void {
     if (saving.value === 'stopped') return;
@@ -314,8 +302,6 @@ export const usePlan = defineStore('plan', () => {
     savedAt,
     told,
     isReadonly,
-    canUndo,
-    canRedo,
     isUnsaved,
     unsent,
     isKept,
@@ -328,8 +314,7 @@ export const usePlan = defineStore('plan', () => {
     set,
     setText,
     setEntryText,
-    undo: () => retrace('undo'),
-    redo: () => retrace('redo'),
+    ...retraced,
     flush,
     catchUp,
     leave,

@@ -1,5 +1,5 @@
 /** What somebody must be told about their own changes, until they have seen it. */
-import type { Notice, Refusal } from '@itinerary/core';
+import type { Edit, Notice, Refusal } from '@itinerary/core';
 import { shallowRef } from 'vue';
 import type { ShallowRef } from 'vue';
 import { newId } from './new-id.ts';
@@ -8,9 +8,12 @@ export type Told = { readonly id: string } & (
   | Notice
   | { readonly kind: 'stale_undo'; readonly refusal: Refusal }
   | { readonly kind: 'problem'; readonly code: string }
-  | { readonly kind: 'removed'; readonly title: string }
+  /** `of`: the change, which can be taken back; null: it cannot. */
+  | { readonly kind: 'removed'; readonly title: string; readonly of: string | null }
   /** Several at once: pasted titles. */
-  | { readonly kind: 'added'; readonly count: number }
+  | { readonly kind: 'added'; readonly count: number; readonly of: string | null }
+  /** What was taken back, or done again: what became of it. */
+  | { readonly kind: 'retraced'; readonly way: 'undo' | 'redo'; readonly edits: readonly Edit[] }
   /** Pasted titles that are too long: how many, and the first of them. */
   | { readonly kind: 'long_lines'; readonly count: number; readonly first: string }
 );
@@ -31,7 +34,9 @@ export function useTold(): Telltale {
   const hasWords = ({ kind }: Told): boolean => kind === 'refused' || kind === 'replaced';
 
   function tell(notice: Telling): void {
-    const passing = told.value.filter((one) => !hasWords(one)).slice(-MOST_PASSING);
+    // Of going to and fro the last step is told.
+    const others = told.value.filter(({ kind }) => kind !== 'retraced' || notice.kind !== 'retraced');
+    const passing = others.filter((one) => !hasWords(one)).slice(-MOST_PASSING);
     const kept = told.value.filter((one) => hasWords(one) || passing.includes(one));
     told.value = [...kept, { ...notice, id: newId() } as Told];
   }

@@ -24,12 +24,12 @@ test('learners and groups are those of the last answer', async () => {
 
 test('several notices stand until each is put away; of many, the last five', async () => {
   const plan = await opened();
-  for (const title of ['One', 'Two', 'Three']) plan.tell({ kind: 'removed', title });
+  for (const title of ['One', 'Two', 'Three']) plan.tell({ kind: 'removed', title, of: null });
   const titles = (): unknown[] => plan.told.map((one) => ('title' in one ? one.title : one.kind));
   expect(titles()).toEqual(['One', 'Two', 'Three']);
   plan.dismiss(plan.told[1]?.id ?? '');
   expect(titles()).toEqual(['One', 'Three']);
-  for (const title of ['Four', 'Five', 'Six', 'Seven']) plan.tell({ kind: 'removed', title });
+  for (const title of ['Four', 'Five', 'Six', 'Seven']) plan.tell({ kind: 'removed', title, of: null });
   expect(titles()).toEqual(['Three', 'Four', 'Five', 'Six', 'Seven']);
 });
 

@@ -107,9 +107,13 @@ function onlySet(change: Change): SetEdit | null {
   return edit?.kind === 'set' && rest.length === 0 ? edit : null;
 }
 
-/** Takes back one's last change. It applies only where nobody has changed the same since. */
-export function undoLast(copy: WorkingCopy, id: string): Attempt | null {
-  return retrace(copy, id, 'undo');
+/**
+ * Takes back one's last change. It applies only where nobody has changed the same since.
+ *
+ * @param of that change instead, whatever was done since
+ */
+export function undoLast(copy: WorkingCopy, id: string, of?: string): Attempt | null {
+  return retrace(copy, id, 'undo', of);
 }
 
 /** Makes again the change that was last taken back. */
@@ -117,14 +121,15 @@ export function redoLast(copy: WorkingCopy, id: string): Attempt | null {
   return retrace(copy, id, 'redo');
 }
 
-function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo'): Attempt | null {
-  const step = copy[way].at(-1);
+function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo', of?: string): Attempt | null {
+  const at = stepAt(copy, way, of);
+  const step = copy[way][at];
   if (step === undefined) return null;
   const change: Change = { id, edits: [...step.edits], undoes: step.of };
   const applied = applyChange(copy.course, change);
   if (!applied.ok) return { ok: false, refusal: applied.refusal };
   const back: UndoStep = { of: id, edits: applied.inverse };
-  const left = copy[way].slice(0, -1);
+  const left = copy[way].filter((_step, index) => index !== at);
   const next = {
     ...copy,
     course: applied.course,
@@ -140,9 +145,14 @@ function retrace(copy: WorkingCopy, id: string, way: 'undo' | 'redo'): Attempt |
 }
 
 /** Drops the step that can no longer be taken back, after its author has been shown both values. */
-export function forgetUndo(copy: WorkingCopy, way: 'undo' | 'redo'): WorkingCopy {
-  return { ...copy, [way]: copy[way].slice(0, -1) };
+export function forgetUndo(copy: WorkingCopy, way: 'undo' | 'redo', of?: string): WorkingCopy {
+  const at = stepAt(copy, way, of);
+  return { ...copy, [way]: copy[way].filter((_step, index) => index !== at) };
 }
+
+/** Where the step that takes back that change stands; without one it is the last. */
+const stepAt = (copy: WorkingCopy, way: 'undo' | 'redo', of?: string): number =>
+  of === undefined ? copy[way].length - 1 : copy[way].findIndex((step) => step.of === of);
 
 /** Another change in the place of a pending one that has not been sent: with the same edits, and more or less said of it. */
 export function replacePending(copy: WorkingCopy, change: Change): WorkingCopy {

@@ -2,7 +2,7 @@
 /** What somebody must be told about their own changes: refused, replaced, no longer to be taken back. */
 import { IconX } from '@tabler/icons-vue';
 import { MAX_TITLE, TEXT_FIELDS } from '@itinerary/core';
-import type { FieldValue } from '@itinerary/core';
+import type { Edit, FieldValue } from '@itinerary/core';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../../stores/plan.ts';
 import type { Told } from '../../stores/told.ts';
@@ -29,6 +29,17 @@ function placeName(target: string): string {
 
 const value = (field: string, said: FieldValue): string => valueWords(field, said, t, titleOf);
 
+/** What one change did, told by what it was about. */
+function retraced(edits: readonly Edit[]): string {
+  const [edit, ...others] = edits;
+  if (edit === undefined || others.length > 0) return t('setup.notices.changes', edits.length);
+  const place = placeName(edit.kind === 'insert' ? edit.node.id : edit.target);
+  if (edit.kind !== 'set' || edit.field === 'removed') return place;
+  return t('setup.notices.isNow', {
+    ...{ field: fieldName(edit.field), place, value: value(edit.field, edit.value) },
+  });
+}
+
 /** What met in one field has its own part. */
 function sentence(one: Exclude<Told, { kind: 'replaced' }>): string {
   switch (one.kind) {
@@ -51,6 +62,8 @@ function sentence(one: Exclude<Told, { kind: 'replaced' }>): string {
       return t('setup.notices.removed', { title: one.title });
     case 'added':
       return t('setup.notices.added', one.count);
+    case 'retraced':
+      return t(`setup.notices.${one.way === 'undo' ? 'undone' : 'redone'}`, { what: retraced(one.edits) });
     case 'long_lines':
       return t('setup.notices.longLines', { most: MAX_TITLE, first: one.first }, one.count);
   }
@@ -76,8 +89,9 @@ function again(one: Told): void {
   plan.resume();
 }
 
+/** What it is about and nothing else, though other things were done since. */
 function undo(one: Told): void {
-  plan.undo();
+  if ('of' in one && one.of !== null) plan.undoThat(one.of);
   plan.dismiss(one.id);
 }
 </script>
@@ -99,7 +113,7 @@ function undo(one: Told): void {
             {{ t('setup.notices.yourWords') }} “{{ lostWords(one) }}”
           </p>
         </div>
-        <PushButton v-if="one.kind === 'removed' || one.kind === 'added'" small @click="undo(one)">
+        <PushButton v-if="'of' in one && one.of !== null" small @click="undo(one)">
           {{ t('setup.bar.undo') }}
         </PushButton>
         <PushButton v-if="one.kind === 'problem' && plan.saving === 'stopped'" small @click="again(one)">

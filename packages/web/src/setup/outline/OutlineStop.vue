@@ -133,7 +133,7 @@ async function remove(row: Node): Promise<void> {
   const at = order.value.indexOf(row.id);
   const title = nameOf(row.id);
   if (!plan.change([{ kind: 'remove', target: row.id }])) return;
-  plan.tell({ kind: 'removed', title });
+  plan.tell({ kind: 'removed', title, of: plan.lastStep });
   const next = order.value[Math.min(at, order.value.length - 1)];
   if (next !== undefined) await focus(next);
 }

@@ -112,7 +112,7 @@ export function useAdding({ focus, prepare, open }: Outline): Adding {
     for (let at = 0; at < edits.length; at += MAX_EDITS) {
       if (!plan.change(edits.slice(at, at + MAX_EDITS))) return;
     }
-    plan.tell({ kind: 'added', count: titles.length - (replacing ? 1 : 0) });
+    plan.tell({ kind: 'added', count: titles.length - (replacing ? 1 : 0), of: plan.lastStep });
     await focus(after);
   }
 

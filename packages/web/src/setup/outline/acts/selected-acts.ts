@@ -42,7 +42,7 @@ export function useSelectedActs(selection: Selection, order: ComputedRef<readonl
       const ids = chosenIds.value;
       const edits = ids.map((target): Edit => ({ kind: 'remove', target }));
       const title = t('setup.outline.lines', { count: ids.length }, ids.length);
-      if (plan.change(edits)) plan.tell({ kind: 'removed', title });
+      if (plan.change(edits)) plan.tell({ kind: 'removed', title, of: plan.lastStep });
       selection.clear();
     },
     duplicateAll: async () => {
