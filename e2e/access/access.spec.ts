@@ -1,6 +1,6 @@
 /** What learners get outside a course's dates: chosen, computed, and found by a learner. */
 import { expect, test } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, PAVEL, send, signedInAs } from '../support/people.ts';
+import { allSaved, comeInAs, fromDesk, INES, ownCourse, PAVEL, send, signedInAs } from '../support/people.ts';
 
 test('closed before its first day: a learner sees what it is about and when it opens, and nothing in it', async ({
   page,
@@ -38,7 +38,7 @@ test('closed before its first day: a learner sees what it is about and when it o
   const other = await browser.newContext({ viewport: { width: 360, height: 740 } });
   const pavel = await other.newPage();
   await comeInAs(pavel, PAVEL);
-  await pavel.getByRole('link', { name: /WINDOW-1/ }).click();
+  await fromDesk(pavel, 'WINDOW-1');
   await expect(pavel.getByText('This course opens Mon 1 Mar 00:00.')).toBeVisible();
   await expect(pavel.getByText('Page 1')).toHaveCount(0);
   await expect(pavel.getByRole('link', { name: 'Pacing guide, to print' })).toHaveCount(0);

@@ -1,6 +1,16 @@
 /** What comes to learners while they look: a draft that goes live by itself, and words that were held. */
 import { expect, test } from '@playwright/test';
-import { addLearner, allSaved, goLive, INES, NOOR, ownCourse, signedInAs, put } from '../support/people.ts';
+import {
+  addLearner,
+  allSaved,
+  goLive,
+  INES,
+  NOOR,
+  ownCourse,
+  put,
+  rowOnDesk,
+  signedInAs,
+} from '../support/people.ts';
 import { secondServer } from '../support/second-server.ts';
 
 test('a draft goes live at a moment, on a learner’s open desk, without a reload', async ({
@@ -37,10 +47,10 @@ test('a draft goes live at a moment, on a learner’s open desk, without a reloa
     running.tell('2027-02-17T07:59:59Z');
     expect(await noor.getByText('LIVE-AT-1').count()).toBe(0);
     running.tell('2027-02-17T08:00:01Z');
-    const course = noor.getByRole('link', { name: /LIVE-AT-1/ });
+    const course = await rowOnDesk(noor, 'LIVE-AT-1');
     await expect(course).toBeVisible();
     expect(await noor.evaluate(() => 'wasHere' in window)).toBe(true);
-    await course.click();
+    await course.getByRole('link').click();
     await expect(noor.getByText('Page 1').first()).toBeVisible();
     await context.close();
   } finally {

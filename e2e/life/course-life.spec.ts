@@ -1,7 +1,17 @@
 /** A course through its states, and off the usual way: practice, no dates yet, very large, at full size. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, NOOR, ownCourse, signedInAs, put } from '../support/people.ts';
+import {
+  allSaved,
+  comeInAs,
+  fromDesk,
+  INES,
+  NOOR,
+  ownCourse,
+  put,
+  rowOnDesk,
+  signedInAs,
+} from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
@@ -18,15 +28,14 @@ test('live, archived, and back to draft: learners see what the state says', asyn
   const other = await browser.newContext();
   const noor = await other.newPage();
   await comeInAs(noor, NOOR);
-  const card = noor.getByRole('link', { name: /LIFE-1/ });
-  await expect(card).toHaveCount(0);
+  await expect(await rowOnDesk(noor, 'LIFE-1')).toHaveCount(0);
 
   await page.goto(`/setup/${id}/readiness`);
   await page.getByRole('main').getByRole('button', { name: 'Go live', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Go live', exact: true }).click();
   await expect(page.getByRole('banner').getByText('Live', { exact: true })).toBeVisible();
   await noor.reload();
-  await card.click();
+  await fromDesk(noor, 'LIFE-1');
   await expect(noor.getByRole('heading', { name: 'Course LIFE-1', level: 1 })).toBeVisible();
   await expect(noor.getByText('Begins Mon 1 Mar')).toBeVisible();
 

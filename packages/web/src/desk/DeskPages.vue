@@ -14,7 +14,7 @@ const to = computed(() => Math.min(props.total, page.value * props.rows));
 </script>
 
 <template>
-  <nav class="pages" :aria-label="t('desk.pagesOf.title')">
+  <div class="pages">
     <span class="figures soft">{{ t('desk.pagesOf.part', { from, to, total }) }}</span>
     <VPagination
       v-model="page"
@@ -24,7 +24,7 @@ const to = computed(() => Math.min(props.total, page.value * props.rows));
       active-color="primary"
       :aria-label="t('desk.pagesOf.title')"
     />
-  </nav>
+  </div>
 </template>
 
 <style scoped>
