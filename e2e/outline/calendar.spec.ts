@@ -1,7 +1,7 @@
 /** A course's dates as somebody new sets them: from nothing, moved, turned into another format, never losing a word. */
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { allSaved, comeInAs, INES, ownCourse, signedInAs, put } from '../support/people.ts';
+import { allSaved, comeInAs, fromDesk, INES, ownCourse, put, signedInAs } from '../support/people.ts';
 
 const stop = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'The route through setup' }).getByRole('link', { name });
@@ -161,7 +161,7 @@ test('a length that does not fit its term is said, and each way computes the oth
 
 test('meetings: one called off slides the rest, one moved keeps its number', async ({ page }) => {
   await comeInAs(page, INES);
-  await page.getByRole('link', { name: 'Field Sketching' }).click();
+  await fromDesk(page, 'Field Sketching');
   await expect(page.getByRole('heading', { name: 'About', level: 1 })).toBeVisible();
   const url = page.url().replace(/\/setup\/([^/]+).*/, '/setup/$1/dates');
   await page.goto(url);
