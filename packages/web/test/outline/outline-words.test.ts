@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import type { CourseView } from '@itinerary/core';
 import { itemToCarryOn } from '../../src/learner/course/carry-on.ts';
 import { sectionTitle } from '../../src/learner/words/titles.ts';
