@@ -1,5 +1,6 @@
 /** Who gets in where; languages; phones; pages that do not exist. */
 import { expect, test } from '@playwright/test';
+import { clean } from '../support/axe.ts';
 import {
   ADAEZE,
   comeInAs,
@@ -76,6 +77,31 @@ test('the desk is searched and filtered', async ({ page }) => {
   await choose(page.getByRole('combobox', { name: 'State' }), 'Any state');
   await choose(page.getByRole('combobox', { name: 'Term' }), 'Summer 2027');
   await expect(page.locator('tbody tr')).toHaveCount(2);
+});
+
+test('a desk of more than one page is turned, and goes to where its words are found', async ({ page }) => {
+  await signedInAs(page, INES);
+  // More than stand on a page, whatever else is on this desk.
+  for (let at = 0; at < 31; at += 1) {
+    const code = `TURN-${String(at).padStart(2, '0')}`;
+    const course = { title: `Turned ${at}`, code, purpose: 'practice', department: null, term: null };
+    const data = { ...course, firstDay: '2029-01-01', weeks: 1, zone: 'UTC' };
+    expect((await page.request.post('/api/courses', { data })).status()).toBe(201);
+  }
+  await page.goto('/desk');
+  await page.getByRole('searchbox', { name: 'Find by title, code or tag' }).fill('turned');
+  await expect(page.getByText('1 to 30 of 31')).toBeVisible();
+  await expect(page.getByRole('row', { name: /TURN-29/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /TURN-30/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /page 2$/i }).click();
+  await expect(page.getByText('31 to 31 of 31')).toBeVisible();
+  await expect(page.getByRole('row', { name: /TURN-30/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /TURN-29/ })).toHaveCount(0);
+  await clean(page, 'a desk of several pages');
+  // Other words begin on their first page.
+  await page.getByRole('searchbox', { name: 'Find by title, code or tag' }).fill('turn-07');
+  await expect(page.getByRole('row', { name: /TURN-07/ })).toBeVisible();
+  await expect(page.getByText(' of 31')).toHaveCount(0);
 });
 
 test('everything is there in Spanish too', async ({ page }) => {

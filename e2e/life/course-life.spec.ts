@@ -2,6 +2,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import {
+  addLearner,
   allSaved,
   comeInAs,
   fromDesk,
@@ -19,12 +20,7 @@ const stop = (page: Page, name: string) =>
 test('live, archived, and back to draft: learners see what the state says', async ({ page, browser }) => {
   await signedInAs(page, INES);
   const { id } = await ownCourse(page, 'LIFE-1');
-  const { people } = (await (await page.request.get(`/api/courses/${id}/candidates?find=noor`)).json()) as {
-    people: { id: string }[];
-  };
-  await page.request.post(`/api/courses/${id}/members`, {
-    data: { people: people.map((one) => one.id), role: 'learner' },
-  });
+  await addLearner(page, id, 'noor');
   const other = await browser.newContext();
   const noor = await other.newPage();
   await comeInAs(noor, NOOR);

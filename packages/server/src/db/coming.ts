@@ -6,6 +6,7 @@ import type { Facts, InstitutionPage, PlannedMoment, Reached, Role, StaffProfile
 import { PersonRow } from './entities.ts';
 import type { Person } from './entities.ts';
 import type { CourseNumber } from './kept-courses.ts';
+import { pagesColumn } from './institution-columns.ts';
 import { knownQuestion } from './known-question.ts';
 import type { EntityManager } from './orm.ts';
 
@@ -149,9 +150,7 @@ select to_jsonb(person) as person,
      where course_id = asked.place and person_id = asked.who) as visit,
   ${staffColumn('asked.place')},
   (select name from institution where id = course.institution_id) as institution,
-  (select jsonb_agg(jsonb_build_object(
-      'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside)) from institution_page
-     where institution_id = course.institution_id) as pages,
+  ${pagesColumn('course.institution_id')} as pages,
   (select passphrase_hash from course_secret where course_id = asked.place) as passphrase
 from asked
 left join person on person.id = asked.who

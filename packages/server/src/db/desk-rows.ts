@@ -3,6 +3,7 @@ import type { MeAnswer } from '@itinerary/contract';
 import type { CourseState, StaffProfile } from '@itinerary/core';
 import { NUMBER, ownColumns, ownRowsOf, staffColumn } from './coming.ts';
 import type { OwnColumns, OwnRows } from './coming.ts';
+import { pagesColumn, termsColumn } from './institution-columns.ts';
 import { keptCourses } from './kept-courses.ts';
 import type { CourseNumber, KeptCourse } from './kept-courses.ts';
 import type { Person } from './entities.ts';
@@ -78,16 +79,16 @@ const hasWords = (more: string): string => `(
 const wordsIn = (words: string): string =>
   `asked_words as materialized (select folded(word) as word from asked, jsonb_array_elements_text(${words}) as word)`;
 
-/** Of courses that are asked for by something; \`?\` are those, and who they are, as JSON. */
+/** What is theirs, of which the page and its counts are: all of the institution, or the courses that are named. */
+const THEIRS = `(asked.narrow -> 'only') = 'null' or course.id in (select jsonb_array_elements_text(asked.narrow -> 'only'))`;
+
+/** Of what is theirs, what is asked for. */
 const NARROWED = `
-  and ((asked.narrow -> 'only') = 'null' or course.id in (select jsonb_array_elements_text(asked.narrow -> 'only')))
+  and (${THEIRS})
   and (asked.narrow ->> 'term' is null or course.term = asked.narrow ->> 'term')
   and (asked.narrow ->> 'state' is null or ${IS_NOW} = asked.narrow ->> 'state')
   and (asked.narrow ->> 'tag' is null or course.tags @> (asked.narrow -> 'tag'))
   and ${hasWords("select string_agg(tag, ' ') from jsonb_array_elements_text(course.tags) as tag")}`;
-
-/** What is theirs, of which the page and its counts are: all of the institution, or the courses that are named. */
-const THEIRS = `(asked.narrow -> 'only') = 'null' or course.id in (select jsonb_array_elements_text(asked.narrow -> 'only'))`;
 
 /**
  * @param isNarrowed whether anything is asked for. Nothing is, as a rule, of thousands: their page is read off the index.
@@ -96,7 +97,7 @@ const THEIRS = `(asked.narrow -> 'only') = 'null' or course.id in (select jsonb_
 const pageOf = (isNarrowed: boolean): string => `
   with asked as materialized (
       select ?::text as who, ?::text as institution, ?::float8 as at, ?::jsonb as narrow, ?::int as page, ?::int as most),
-    ${wordsIn(`asked.narrow -> 'words'`)},
+    ${isNarrowed ? `${wordsIn(`asked.narrow -> 'words'`)},` : ''}
     theirs as materialized (
       select course.title, course.code, course.tags, course.first_day, course.state, ${IS_NOW} as is_now
       from course, asked where course.institution_id = asked.institution${isNarrowed ? ` and (${THEIRS})` : ''}),
@@ -123,12 +124,8 @@ const pageOf = (isNarrowed: boolean): string => `
              select (to_timestamp(at / 1000) at time zone zone)::date::text from institution, asked
              where institution.id = asked.institution)
            order by first_day, code limit 1) as next,
-        (select jsonb_agg(jsonb_build_object(
-             'code', code, 'name', name, 'firstDay', first_day, 'lastDay', last_day) order by first_day)
-           from term where institution_id = asked.institution) as terms,
-        (select jsonb_agg(jsonb_build_object(
-             'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside))
-           from institution_page where institution_id = asked.institution) as pages
+        ${termsColumn('asked.institution')} as terms,
+        ${pagesColumn('asked.institution')} as pages
       from turned, asked)
   select around.*, course.code, course.title,
     case when course.id is not null then ${NUMBER} end as number,

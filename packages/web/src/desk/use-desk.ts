@@ -2,10 +2,11 @@
 import { DESK_ROWS } from '@itinerary/contract';
 import type { DeskAnswer } from '@itinerary/contract';
 import type { CourseState } from '@itinerary/core';
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { ComputedRef, Ref } from 'vue';
 import { useAnswer } from '../api/use-answer.ts';
 import type { Loading } from '../api/use-answer.ts';
+import { useRest } from '../ui/fields/rest.ts';
 
 export interface DeskFilter {
   readonly text: string;
@@ -18,9 +19,6 @@ export const NO_FILTER: DeskFilter = { text: '', term: null, state: null, tag: n
 
 export const isFiltering = ({ text, term, state, tag }: DeskFilter): boolean =>
   text.trim() !== '' || term !== null || state !== null || tag !== null;
-
-/** Whoever types is let finish a word. */
-const REST_MS = 250;
 
 export interface Desk {
   readonly filter: Ref<DeskFilter>;
@@ -37,14 +35,13 @@ export function useDesk(): Desk {
   const filter = ref<DeskFilter>(NO_FILTER);
   const page = ref(1);
   const text = ref('');
-  let resting: ReturnType<typeof setTimeout> | undefined;
+  const { later, cancel } = useRest(() => (text.value = filter.value.text.trim()));
   watch(filter, (now, before) => {
     page.value = 1;
-    clearTimeout(resting);
+    cancel();
     if (now.text === before.text || now.text.trim() === '') text.value = now.text.trim();
-    else resting = setTimeout(() => (text.value = filter.value.text.trim()), REST_MS);
+    else later();
   });
-  onScopeDispose(() => clearTimeout(resting));
   const asked = useAnswer(
     'GET /api/desk',
     () => {

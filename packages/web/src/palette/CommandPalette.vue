@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Finds courses, stops and acts by name. Opened with Ctrl or ⌘ and K. */
 import type { DeskAnswer } from '@itinerary/contract';
-import { computed, nextTick, onMounted, onScopeDispose, ref, shallowRef, useId, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef, useId, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { VDialog } from 'vuetify/components/VDialog';
@@ -10,6 +10,7 @@ import { ask } from '../api/client.ts';
 import { changeLocale, LOCALES } from '../words/i18n.ts';
 import { useCommands } from '../stores/commands.ts';
 import type { Command } from '../stores/commands.ts';
+import { useRest } from '../ui/fields/rest.ts';
 import { useSession } from '../stores/session.ts';
 import { useBehind } from '../ui/frame/behind.ts';
 import { bestMatches } from './matches.ts';
@@ -99,15 +100,13 @@ async function look(): Promise<void> {
   }
 }
 
-const REST_MS = 200;
-let resting: ReturnType<typeof setTimeout> | undefined;
+const { later, cancel } = useRest(() => void look());
 watch(find, () => {
   at.value = 0;
-  clearTimeout(resting);
+  cancel();
   // All that are theirs are here already.
-  if (!isWhole.value) resting = setTimeout(() => void look(), REST_MS);
+  if (!isWhole.value) later();
 });
-onScopeDispose(() => clearTimeout(resting));
 watch(open, (now) => now && void start());
 onMounted(start);
 useBehind(open);

@@ -1,19 +1,11 @@
 /** Files on the disk that no row of any course names. */
+import { databaseId } from '../../db/database-id.ts';
 import { StoredFileRow } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import type { FileStore } from '../../files/file-store.ts';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 const AT_ONCE = 500;
-
-/** Which database this is, of all that there are. */
-export async function databaseId(em: EntityManager): Promise<string> {
-  const [row] = await em.execute<{ id: string }[]>(
-    `select system_identifier || ' ' || (select oid from pg_database where datname = current_database()) as id
-     from pg_control_system()`,
-  );
-  return row?.id ?? '';
-}
 
 /**
  * Where another database has ever had its files in the same folder, nobody knows whose a stray is, and it stays.

@@ -10,6 +10,7 @@ import { lockedCourse } from '../../db/kept-courses.ts';
 import { follow } from '../registry/follows.ts';
 import { checkCode } from './course-codes.ts';
 import { Failure } from '../failure.ts';
+import { idTaken } from '../id-taken.ts';
 import { storeCourse } from '../plan/store-course.ts';
 
 export async function createCourse(
@@ -64,9 +65,7 @@ async function hasOpened(em: EntityManager, person: Person, id: string): Promise
   if ((await em.count(CourseRow, { id })) === 0) return false;
   const own = { courseId: id, personId: person.id, role: 'instructor' as const, leftAt: null };
   if ((await em.count(MemberRow, own)) > 0) return true;
-  throw new Failure('bad_input', 'Something else has this id; make another one', [
-    { path: 'id', value: id, expected: 'an id that nothing has' },
-  ]);
+  throw idTaken(id);
 }
 
 function codeTaken(code: string, { heldBy, proposal }: CodeAnswer): Failure {

@@ -1,5 +1,6 @@
 /** The institution as those who work in it are told of it, with all that it keeps for its courses: one question. */
 import type { MeAnswer } from '@itinerary/contract';
+import { pagesColumn, termsColumn } from '../../db/institution-columns.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
 type Told = MeAnswer['institution'];
@@ -10,15 +11,11 @@ export async function institutionTold(em: EntityManager, id: string | null): Pro
     `select name, zone, largest_upload as "largestUpload", name_order as "nameOrder",
        (select coalesce(jsonb_agg(jsonb_build_object('code', code, 'name', name) order by name), '[]')
           from department where institution_id = institution.id) as departments,
-       (select coalesce(jsonb_agg(jsonb_build_object(
-            'code', code, 'name', name, 'firstDay', first_day, 'lastDay', last_day) order by first_day), '[]')
-          from term where institution_id = institution.id) as terms,
+       coalesce(${termsColumn('institution.id')}, '[]') as terms,
        (select coalesce(jsonb_agg(jsonb_build_object(
             'id', id, 'name', name, 'first', first_day, 'last', last_day) order by first_day, id), '[]')
           from holiday where institution_id = institution.id) as holidays,
-       (select coalesce(jsonb_agg(jsonb_build_object(
-            'id', id, 'use', use, 'names', names, 'address', address, 'beside', beside)), '[]')
-          from institution_page where institution_id = institution.id) as pages
+       coalesce(${pagesColumn('institution.id')}, '[]') as pages
      from institution where ?::text is null or id = ? order by id limit 1`,
     [id, id],
   );

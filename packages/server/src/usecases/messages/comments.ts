@@ -7,6 +7,7 @@ import type { Person, RemarkRecord } from '../../db/entities.ts';
 import { underCourse } from '../../db/locks.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { Failure } from '../failure.ts';
+import { idTaken } from '../id-taken.ts';
 import { namesTold } from '../members/names-told.ts';
 import { paceOf } from '../pace.ts';
 import { nothingHere } from '../nothing-here.ts';
@@ -107,7 +108,7 @@ export async function comment(
     const there = await inner.findOne(RemarkRow, { courseId: course.id, id: said.id });
     // Said already, and perhaps taken away since.
     if (there?.personId === personId && there.announcementId === id) return;
-    if (there !== null) throw new Failure('bad_input', 'Something else has this id; make another one');
+    if (there !== null) throw idTaken(said.id);
     const turn = await roomFor(inner, course.id, id, personId, now);
     inner.persist(
       inner.create(RemarkRow, {

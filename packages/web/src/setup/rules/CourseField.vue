@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { VAutocomplete } from 'vuetify/components/VAutocomplete';
 import { usePlan } from '../../stores/plan.ts';
+import { useRest } from '../../ui/fields/rest.ts';
 import { coursesFound } from './courses-found.ts';
 import type { CourseChoice } from './courses-found.ts';
 
@@ -26,8 +27,6 @@ const NONE = '';
 const found = shallowRef<readonly CourseChoice[]>([]);
 const words = ref('');
 const isOpen = ref(false);
-const REST_MS = 250;
-let resting: ReturnType<typeof setTimeout> | undefined;
 let latest = 0;
 
 const titleOf = computed(() => {
@@ -55,11 +54,8 @@ async function look(): Promise<void> {
   if (mine === latest && courses !== null) found.value = courses;
 }
 watch(isOpen, (now) => now && void look());
-watch(words, () => {
-  if (!isOpen.value) return;
-  clearTimeout(resting);
-  resting = setTimeout(() => void look(), REST_MS);
-});
+const { later } = useRest(() => void look());
+watch(words, () => isOpen.value && later());
 
 function choose(id: string | null): void {
   if (id === null || id === (props.chosen?.course ?? NONE)) return;
