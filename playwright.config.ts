@@ -12,6 +12,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   // One more than there are processors: a browser waits for its server, and a server for its database.
   workers: 3,
+  // What fails once and holds the second time is counted, and said by name at the end of the run: it is to be looked at.
+  retries: 1,
   forbidOnly: true,
   reporter: [['list'], ['json']],
   // The journey takes the pictures, so it goes first, while the desk holds the demo's courses alone.

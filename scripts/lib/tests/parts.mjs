@@ -105,15 +105,24 @@ async function jest(tally, { parts, files, named, long }, env) {
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
     readFileSync(file, 'utf8'),
   );
-  for (const { name, startTime, endTime } of testResults)
-    tally.took(relative(ROOT, name), endTime - startTime);
+  for (const { name, startTime, endTime, assertionResults, message } of testResults) {
+    const file = relative(ROOT, name);
+    tally.took(file, endTime - startTime);
+    const failed = assertionResults.filter(({ status }) => status === 'failed');
+    for (const { fullName, failureMessages } of failed)
+      tally.failed(`${file}: ${fullName}`, failureMessages.join('\n'));
+    if (assertionResults.length === 0 && message !== '') tally.failed(file, message);
+  }
   tally.add('Jest', { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites }, ms);
 }
 
 function* casesOf({ suites = [], specs = [], file }) {
-  for (const { title, tests } of specs) {
-    const ms = tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0);
-    yield { name: `${file}: ${title}`, ms };
+  for (const { title, tests, ok } of specs) {
+    const results = tests.flatMap((one) => one.results);
+    const ms = results.reduce((sum, { duration }) => sum + duration, 0);
+    const words = results.flatMap(({ errors }) => errors.map(({ message = '' }) => message)).join('\n');
+    const held = ok ? 'failed once, and held when tried again' : 'failed';
+    yield { name: `${file}: ${title}`, ms, held: words === '' && ok ? null : held, words };
   }
   for (const suite of suites) yield* casesOf(suite);
 }
@@ -139,7 +148,7 @@ async function endToEnd(tally, { files, named, times }, postgres) {
     // A file by itself needs nothing of the journey, which goes before all others.
     const alone = own.length > 0 ? ['--no-deps'] : [];
     const grep = named === null ? [] : ['--grep', named];
-    const often = times > 1 ? [`--repeat-each=${times}`] : [];
+    const often = times > 1 ? [`--repeat-each=${times}`, '--retries=0'] : [];
     await command(bin('playwright'), ['test', ...own, ...alone, ...grep, ...often], {
       env: { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: file },
       allowFailure: true,
@@ -153,7 +162,11 @@ async function endToEnd(tally, { files, named, times }, postgres) {
     return;
   }
   const { stats, errors, suites } = JSON.parse(readFileSync(file, 'utf8'));
-  for (const suite of suites) for (const { name, ms: each } of casesOf(suite)) tally.took(name, each);
+  for (const suite of suites)
+    for (const { name, ms: each, held, words } of casesOf(suite)) {
+      tally.took(name, each);
+      if (held !== null) tally.failed(`${name} ${held}`, words);
+    }
   const counts = { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length };
   if (counts.failed > 0) sayWhatWasThere();
   tally.add('End to end', counts, ms);
