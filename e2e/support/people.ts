@@ -30,9 +30,7 @@ export async function signedInAs(page: Page, name: string): Promise<void> {
   const { request } = page;
   await page.goto('about:blank');
   if (ids.size === 0) {
-    const { people } = (await (await request.get('/api/demo/people')).json()) as {
-      people: { id: string; name: string }[];
-    };
+    const { people } = await asked<{ people: { id: string; name: string }[] }>(request, '/api/demo/people');
     for (const person of people) ids.set(person.name, person.id);
   }
   await post(request, '/api/demo/session', { person: ids.get(name) });
@@ -42,8 +40,10 @@ export async function signedInAs(page: Page, name: string): Promise<void> {
 export const LIVE = 'EFM-210-SPR27';
 
 export async function liveCourse(page: Page, code: string): Promise<string> {
-  const answer = await page.request.get(`/api/desk?find=${encodeURIComponent(code)}`);
-  const { courses } = (await answer.json()) as { courses: { id: string; code: string }[] };
+  const { courses } = await asked<{ courses: { id: string; code: string }[] }>(
+    page.request,
+    `/api/desk?find=${encodeURIComponent(code)}`,
+  );
   const id = courses.find((course) => course.code === code)?.id;
   if (id === undefined) throw new Error(`${code} is not on this desk`);
   return id;
@@ -129,9 +129,7 @@ export async function ownCourse(
     zone: 'Europe/Lisbon',
   };
   const { id } = await post<{ id: string }>(request, '/api/courses', body);
-  const plan = (await (await request.get(`/api/courses/${id}/plan`)).json()) as {
-    course: { sections: { id: string }[] };
-  };
+  const plan = await asked<{ course: { sections: { id: string }[] } }>(request, `/api/courses/${id}/plan`);
   const sections = plan.course.sections.map((section) => section.id);
   const edits = sections.map((parent, at) => ({
     kind: 'insert',
@@ -163,6 +161,12 @@ export async function send(page: Page, id: string, changes: readonly unknown[]):
   expect(answer.refused).toEqual([]);
 }
 
+async function asked<T>(request: APIRequestContext, path: string): Promise<T> {
+  const answer = await request.get(path);
+  expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
+  return (await answer.json()) as T;
+}
+
 async function post<T>(request: APIRequestContext, path: string, data: unknown): Promise<T> {
   const answer = await request.post(path, { data });
   expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
@@ -178,9 +182,10 @@ export async function allSaved(page: Page): Promise<void> {
 
 /** Puts somebody on a course as a learner; returns their id. */
 export async function addLearner(page: Page, id: string, find: string): Promise<string> {
-  const found = (await (await page.request.get(`/api/courses/${id}/candidates?find=${find}`)).json()) as {
-    people: { id: string }[];
-  };
+  const found = await asked<{ people: { id: string }[] }>(
+    page.request,
+    `/api/courses/${id}/candidates?find=${find}`,
+  );
   const people = found.people.map((one) => one.id);
   await post(page.request, `/api/courses/${id}/members`, { people, role: 'learner' });
   return people[0] ?? '';

@@ -7,6 +7,7 @@ import type { Config } from './config/config.ts';
 import { databaseId } from './db/database-id.ts';
 import type { Database } from './db/orm.ts';
 import { BOUNDS, connect, migrate } from './db/orm.ts';
+import { openPulse } from './db/pulse.ts';
 import { diskStore } from './files/file-store.ts';
 import { openPieces } from './files/pieces.ts';
 import { openFigures } from './figures/figures.ts';
@@ -42,6 +43,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...BOUNDS });
   // An idle connection that breaks must not end the process; the next query opens another.
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
+  const pulse = openPulse(config.databaseUrl);
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
   const store = diskStore(config.filesFolder);
@@ -51,7 +53,9 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const figures = openFigures({ database, streams: notices.count });
   const door = config.figuresPort === null ? null : await serveFigures(figures, config.figuresPort);
   const jobs = await openJobs({ config, database, log, figures, clearing: { store, pieces } });
-  const http = createServer(createApp({ config, database, pool, log, notices, cleaning, pieces, figures }));
+  const http = createServer(
+    createApp({ config, database, pool, pulse, log, notices, cleaning, pieces, figures }),
+  );
   http.keepAliveTimeout = RESTS_MS;
   http.headersTimeout = HEADERS_MS;
   await new Promise<void>((resolve, reject) => {
@@ -74,6 +78,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
       await cleaning.close();
       await notices.stop();
       await pool.end();
+      await pulse.end();
       await database.close(true);
     },
   };

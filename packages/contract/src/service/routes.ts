@@ -1,6 +1,6 @@
 /** Whether it is well, and what is told while somebody looks. */
 import { z } from 'zod';
-import { healthSchema } from './schemas.ts';
+import { aliveSchema, healthSchema } from './schemas.ts';
 import type { Route } from '../shape/route.ts';
 
 export const SERVICE_ROUTES = {
@@ -8,9 +8,17 @@ export const SERVICE_ROUTES = {
     method: 'get',
     path: '/api/health',
     access: 'anyone',
-    summary: 'Whether the server and its database answer',
+    summary: 'Whether pages can be answered, part by part; 503 names the parts that are away',
     status: 200,
     answer: healthSchema,
+  },
+  alive: {
+    method: 'get',
+    path: '/api/health/alive',
+    access: 'anyone',
+    summary: 'That the process answers, whatever it stands on',
+    status: 200,
+    answer: aliveSchema,
   },
   openapi: {
     method: 'get',

@@ -257,7 +257,7 @@ export { share } from './edits/share.ts';
 export { applyChange } from './edits/apply.ts';
 export { newCourse, newDates, newItem, newItemIn, newSection } from './new-course.ts';
 export type { NewCourse } from './new-course.ts';
-export { foldCode, proposeCode } from './codes.ts';
+export { codesLike, foldCode } from './codes.ts';
 export {
   dropPending,
   forgetUndo,

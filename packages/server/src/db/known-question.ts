@@ -10,8 +10,9 @@ export function knownQuestion<Row extends object>(
   text: string,
 ): (em: EntityManager, values: readonly (string | number | boolean | null)[]) => Promise<readonly Row[]> {
   return async (em, values) => {
-    const question = em.getKnex().raw<{ readonly rows: readonly Row[] }>(text, values).options({ name });
     const within = em.getTransactionContext();
+    const knex = em.getKnex(within === undefined ? 'read' : 'write');
+    const question = knex.raw<{ readonly rows: readonly Row[] }>(text, values).options({ name });
     const { rows } = await (within === undefined ? question : question.transacting(within));
     return rows;
   };

@@ -1,7 +1,8 @@
 /** The connection to PostgreSQL. */
 import { ITEM_KINDS } from '@itinerary/core';
 import { runMigrations } from 'graphile-worker';
-import { MikroORM, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
+import { MikroORM, PostgreSqlDriver, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
+import type { AnyEntity, EntityData, PoolConfig, QueryResult, Transaction } from '@mikro-orm/postgresql';
 import { Migrator } from '@mikro-orm/migrations';
 import pg from 'pg';
 import { ENTITIES } from './entities.ts';
@@ -77,13 +78,35 @@ export const BOUNDS = {
   idle_in_transaction_session_timeout: 20_000,
 };
 
+/**
+ * What is asked alone has connections of its own, beside those of transactions: many who wait for a row that somebody
+ * holds never take the last one from those who only look. How many of each, for a process.
+ */
+const MOST = { alone: 8, transactions: 6 };
+
+const poolOf = (max: number): PoolConfig => ({ min: 0, max, acquireTimeoutMillis: 30_000 });
+
+class TwoPools extends PostgreSqlDriver {
+  override async execute<T extends QueryResult | EntityData<AnyEntity> | EntityData<AnyEntity>[]>(
+    query: Parameters<PostgreSqlDriver['execute']>[0],
+    params: unknown[] = [],
+    method: 'all' | 'get' | 'run' = 'all',
+    within?: Transaction,
+  ): Promise<T> {
+    const connection = this.getConnection(within === undefined ? 'read' : 'write');
+    return this.rethrow(connection.execute<T>(query, params, method, within));
+  }
+}
+
 export async function connect(
   databaseUrl: string,
   bounds: Partial<typeof BOUNDS> = BOUNDS,
 ): Promise<Database> {
   return MikroORM.init({
     entities: ENTITIES,
+    driver: TwoPools,
     clientUrl: databaseUrl,
+    replicas: [{ clientUrl: databaseUrl, pool: poolOf(MOST.alone) }],
     namingStrategy: UnderscoreNamingStrategy,
     extensions: [Migrator],
     migrations: {
@@ -92,7 +115,7 @@ export async function connect(
       transactional: true,
     },
     schemaGenerator: { skipTables: ['session', 'attempt', 'node_kind'] },
-    pool: { min: 0, max: 10, acquireTimeoutMillis: 30_000 },
+    pool: poolOf(MOST.transactions),
     driverOptions: { connection: { application_name: 'itinerary', ...bounds } },
     // What goes wrong is thrown, and logged where it is caught.
     logger: () => undefined,

@@ -48,18 +48,22 @@ export function openFigures({ database, streams }: Watched): Figures {
     help: 'Questions to the database, but those about sessions',
     registers,
   });
-  const knex = database.em.getKnex();
-  knex.on('query', () => questions.inc());
-  const { pool } = knex.client as { readonly pool: Pool };
+  const pools = (['read', 'write'] as const).map((use) => {
+    const knex = database.em.getKnex(use);
+    knex.on('query', () => questions.inc());
+    return { use, pool: (knex.client as { readonly pool: Pool }).pool };
+  });
   new Gauge({
     name: 'itinerary_connections',
-    help: 'Connections to the database: used, free, and waited for',
-    labelNames: ['state'] as const,
+    help: 'Connections to the database, for what only reads and for what writes: used, free, and waited for',
+    labelNames: ['use', 'state'] as const,
     registers,
     collect() {
-      this.set({ state: 'used' }, pool.numUsed());
-      this.set({ state: 'free' }, pool.numFree());
-      this.set({ state: 'waited_for' }, pool.numPendingAcquires());
+      for (const { use, pool } of pools) {
+        this.set({ use, state: 'used' }, pool.numUsed());
+        this.set({ use, state: 'free' }, pool.numFree());
+        this.set({ use, state: 'waited_for' }, pool.numPendingAcquires());
+      }
     },
   });
   new Gauge({

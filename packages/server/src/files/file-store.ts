@@ -49,7 +49,12 @@ export interface FileStore {
   readonly dropIncoming: (olderThanMs: number) => Promise<number>;
   /** Where a file that can be made again lies; made when it is not there. */
   readonly made: (name: string, make: () => Promise<Buffer>) => Promise<string>;
+  /** Whether something can be kept just now, found out by keeping it for a moment. */
+  readonly state: () => Promise<DiskState>;
 }
+
+/** `away`: nothing can be written there, for another reason than that it is full. */
+export type DiskState = 'ok' | 'full' | 'away';
 
 /** Thrown while the stream is still arriving. */
 export class TooLarge extends Error {}
@@ -62,6 +67,8 @@ const HEAD_BYTES = 4100;
 
 export function diskStore(folder: string): FileStore {
   const placeOf = (hash: string): string => join(folder, hash.slice(0, 2), hash);
+  let known = Promise.resolve<DiskState>('ok');
+  let asked = -ASKED_MS;
   return {
     receive: async (stream, most) => {
       const incoming = join(folder, 'incoming');
@@ -127,6 +134,13 @@ export function diskStore(folder: string): FileStore {
       return gone;
     },
     made: (name, make) => made(join(folder, 'made'), name, make),
+    state: () => {
+      const now = performance.now();
+      if (now - asked < ASKED_MS) return known;
+      asked = now;
+      known = stateOf(join(folder, 'incoming'));
+      return known;
+    },
   };
 }
 
@@ -150,6 +164,26 @@ const SHELF = /^[0-9a-f]{2}$/;
 const HASH = /^[0-9a-f]{64}$/;
 /** Ends the name of what is being written. */
 const PART = '.part';
+
+/** In bytes: with less room than this hardly a page of text finds a place. */
+const A_LITTLE = 65_536;
+
+/** So long one answer holds for all who ask; anybody may. In milliseconds. */
+const ASKED_MS = 500;
+
+async function stateOf(folder: string): Promise<DiskState> {
+  const probe = join(folder, randomUUID());
+  try {
+    await mkdir(folder, { recursive: true });
+    await writeFile(probe, Buffer.alloc(A_LITTLE));
+    return 'ok';
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    return code === 'ENOSPC' || code === 'EDQUOT' ? 'full' : 'away';
+  } finally {
+    await rm(probe, { force: true }).catch(() => undefined);
+  }
+}
 
 async function made(folder: string, name: string, make: () => Promise<Buffer>): Promise<string> {
   const place = join(folder, name);

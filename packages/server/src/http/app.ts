@@ -8,11 +8,13 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from '../config/config.ts';
 import type { Database } from '../db/orm.ts';
+import type { Pulse } from '../db/pulse.ts';
 import type { Notices } from '../live/notices.ts';
 import { diskStore } from '../files/file-store.ts';
 import type { Figures } from '../figures/figures.ts';
 import type { Pieces } from '../files/pieces.ts';
 import type { Cleaning } from '../text/cleaning.ts';
+import { openReaders } from '../lanes/readers.ts';
 import { openAttempts } from '../usecases/people/attempts.ts';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { ownOriginOnly } from './origin.ts';
@@ -21,9 +23,12 @@ import { mustBeShallow, shallowOnly } from './shallow.ts';
 import { takePieces } from './pieces.ts';
 import { registerRoutes } from './register.ts';
 import { sessions } from './session.ts';
+import { unlessAway } from './unless-away.ts';
 import { serveWeb } from './web-pages.ts';
 
 const LARGEST_BODY = '4mb';
+/** What must answer while the database is away, and sessions with it. */
+const WITHOUT_SESSION: ReadonlySet<string> = new Set(['/health', '/health/alive', '/openapi.json']);
 
 export interface Parts {
   readonly pieces: Pieces;
@@ -31,6 +36,7 @@ export interface Parts {
   readonly config: Config;
   readonly database: Database;
   readonly pool: Pool;
+  readonly pulse: Pulse;
   readonly log: Logger;
   readonly notices: Notices;
   readonly figures: Figures;
@@ -40,6 +46,7 @@ export function createApp({
   config,
   database,
   pool,
+  pulse,
   log,
   notices,
   cleaning,
@@ -78,19 +85,21 @@ export function createApp({
     pinoHttp({
       logger: log,
       quietReqLogger: true,
-      autoLogging: { ignore: (request) => request.url === '/health' },
+      autoLogging: { ignore: ({ url }) => url?.startsWith('/health') === true },
     }),
   );
   app.use('/api', ownOriginOnly, express.json({ limit: LARGEST_BODY, verify: mustBeShallow }), shallowOnly);
+  app.use('/api', unlessAway(pulse));
   const sessionHandler = sessions(config, pool);
-  // Health must answer while the database is away, so it stands before the session that needs one.
   app.use('/api', (request, response, next) => {
-    if (request.path === '/health' || request.path === '/openapi.json') next();
+    if (WITHOUT_SESSION.has(request.path)) next();
     else sessionHandler(request, response, next);
   });
   const ground = {
     config,
     database,
+    pulse,
+    readers: openReaders(),
     store: diskStore(config.filesFolder),
     notices,
     attempts: openAttempts(pool),

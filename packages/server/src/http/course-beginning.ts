@@ -84,14 +84,16 @@ export function courseBeginning(
       const id = String(request.params['course']);
       const isArriving = !request.path.endsWith('/home');
       // All three are for whoever reads the course, so that who that is has to be found out once.
-      const asker = await askerOf('frame', ground, request);
+      const asker = await ground.readers(() => askerOf('frame', ground, request));
       const picture = bannerOf(asker.who);
       // Who arrives may be sent elsewhere, and is not shown what they are not going to see.
       if (!isArriving) yield picture;
-      const frame = await answerOf('frame', ground, request, asker, {});
-      const me = await answerOf('me', ground, request, asker, {});
       const query = isArriving ? { arriving: '1' } : {};
-      const course = await answerOf('readCourse', ground, request, asker, query);
+      const { frame, me, course } = await ground.readers(async () => ({
+        frame: await answerOf('frame', ground, request, asker, {}),
+        me: await answerOf('me', ground, request, asker, {}),
+        course: await answerOf('readCourse', ground, request, asker, query),
+      }));
       if (isArriving && course.arrival.to === 'home') yield picture;
       own = answers({
         '/api/me': me,

@@ -127,7 +127,7 @@ function toFailure(error: unknown): Failure | null {
   // Of our own files, and of the database's (disk_full).
   if (code === 'ENOSPC' || code === 'EDQUOT' || code === '53100') return noRoom();
   if (isConnectionLoss(code, error.message)) {
-    return new Failure('database_away', 'The database does not answer; try again in a moment', [], SOON_S);
+    return databaseAway();
   }
   // What breaks a rule of the database (PostgreSQL's class 23) will break it however often it is sent.
   if (code !== undefined && /^23...$/.test(code)) {
@@ -135,6 +135,9 @@ function toFailure(error: unknown): Failure | null {
   }
   return cause === undefined || cause === error ? null : toFailure(cause);
 }
+
+export const databaseAway = (): Failure =>
+  new Failure('database_away', 'The database does not answer; try again in a moment', [], SOON_S);
 
 /** Errors of body-parser carry a status of the caller's fault. */
 function isUnreadable(error: Error): boolean {
@@ -153,6 +156,8 @@ function isConnectionLoss(code: string | undefined, message: string): boolean {
 
 export function problemHandler(log: Logger): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
+    // Somebody has been told already, while this was still under way.
+    if (response.writableEnded) return;
     if (response.headersSent) {
       next(error);
       return;

@@ -16,6 +16,7 @@ import { checkAnswer } from './check-answer.ts';
 import { endUnread } from './end-unread.ts';
 import { HANDLERS } from './handlers.ts';
 import { incomingFile } from './pieces.ts';
+import { isAnswered } from './unless-away.ts';
 
 /** `/api/courses/{course}` as Express writes it. */
 export function expressPath(path: string): string {
@@ -88,10 +89,13 @@ function register<Name extends RouteName>(app: Express, ground: Ground, name: Na
   app[route.method](expressPath(route.path), async (request: Request, response: Response) => {
     // What goes on as long as somebody looks is no answer that took so long.
     if (route.media !== 'text/event-stream') watch(ground.figures, name, response);
-    const asker = await askerOf(name, ground, request);
-    if (route.takesFile === true) endUnread(request, response);
-    const answer = await answerOf(name, ground, request, asker, request.query);
-    if (route.media === 'text/event-stream') return;
+    const ask = async (): Promise<Answer<Name>> => {
+      const asker = await askerOf(name, ground, request);
+      if (route.takesFile === true) endUnread(request, response);
+      return answerOf(name, ground, request, asker, request.query);
+    };
+    const answer = await (isPage(route) ? ground.readers(ask) : ask());
+    if (route.media === 'text/event-stream' || isAnswered(response)) return;
     response.set('Cache-Control', 'no-store');
     if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);
     else if (route.media !== undefined) response.status(route.status).type(route.media).send(answer);
@@ -99,6 +103,10 @@ function register<Name extends RouteName>(app: Express, ground: Ground, name: Na
     else sendJson(route, request, response, answer);
   });
 }
+
+/** What looks, and changes nothing; files and what goes on are no pages, nor is what must answer whoever else asks. */
+const isPage = ({ method, media, access }: Route): boolean =>
+  method === 'get' && media === undefined && access !== 'anyone';
 
 /** What somebody has already is not sent again; whoever asks says by its mark what they have. */
 function sendJson(route: Route, request: Request, response: Response, answer: unknown): void {

@@ -7,6 +7,7 @@ import pressed from 'express-static-gzip';
 import { nothingHere } from '../usecases/nothing-here.ts';
 import { courseBeginning } from './course-beginning.ts';
 import type { Ground } from './call.ts';
+import { whileWaiting } from './unless-away.ts';
 
 const A_YEAR_MS = 365 * 24 * 60 * 60 * 1000;
 
@@ -33,8 +34,15 @@ export function serveWeb(app: Express, folder: string, ground: Ground, session: 
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
   const begin = courseBeginning(folder, page);
   // With the database away the page comes as it is, and says so itself.
-  const sessionIfThere: RequestHandler = (request, response, next) =>
-    session(request, response, () => next());
+  const sessionIfThere: RequestHandler = (request, response, next) => {
+    let isUnderWay = false;
+    const goOn = (): void => {
+      if (!isUnderWay) next();
+      isUnderWay = true;
+    };
+    session(request, response, goOn);
+    whileWaiting(ground.pulse, response, goOn, () => isUnderWay);
+  };
   app.get(['/courses/:course', '/courses/:course/home'], sessionIfThere, async (request, response) => {
     response.set('Cache-Control', 'no-store').type('html');
     if (request.session === undefined) {

@@ -66,9 +66,12 @@ describe('figures', () => {
     expect(figuresIn(text, 'itinerary_kept_nodes').get('')).toBeGreaterThan(50);
     expect(figuresIn(text, 'itinerary_streams').get('')).toBe(0);
     expect([...figuresIn(text, 'itinerary_connections').keys()]).toEqual([
-      'state="used"',
-      'state="free"',
-      'state="waited_for"',
+      'use="read",state="used"',
+      'use="read",state="free"',
+      'use="read",state="waited_for"',
+      'use="write",state="used"',
+      'use="write",state="free"',
+      'use="write",state="waited_for"',
     ]);
     expect([...figuresIn(text, 'itinerary_jobs').keys()]).toEqual([
       'state="due"',

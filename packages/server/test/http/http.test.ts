@@ -179,10 +179,6 @@ describe('requests', () => {
 });
 
 describe('the interface to programs', () => {
-  test('health says how the database is', async () => {
-    expect((await anyone().get('/api/health').expect(200)).body).toEqual({ status: 'ok', database: 'ok' });
-  });
-
   test('the OpenAPI document names every route', async () => {
     const { body } = await anyone().get('/api/openapi.json').expect(200);
     const document = body as {

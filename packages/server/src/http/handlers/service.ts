@@ -2,29 +2,23 @@
 import { openApiDocument } from '@itinerary/contract';
 import type { SERVICE_ROUTES } from '@itinerary/contract';
 import { streamEvents } from '../../live/events.ts';
+import { inTime } from '../../db/pulse.ts';
 import { Failure } from '../../usecases/failure.ts';
 import type { HandlersOf } from '../call.ts';
 
 /** It says the same to everybody, and takes a while to write. */
 let openapi: ReturnType<typeof openApiDocument> | null = null;
 
-const HEALTH_MS = 1000;
-
 export const SERVICE: HandlersOf<typeof SERVICE_ROUTES> = {
-  health: async ({ database }) => {
-    const answers = database.em
-      .fork()
-      .getConnection()
-      .execute('select 1')
-      .then(
-        () => true,
-        () => false,
-      );
-    // Whoever asks wants to know now; what comes later is of no use to them.
-    const late = new Promise<false>((resolve) => setTimeout(resolve, HEALTH_MS, false).unref());
-    const away = !(await Promise.race([answers, late]));
-    if (away) throw new Failure('database_away', 'The database does not answer');
-    return { status: 'ok', database: 'ok' };
+  alive: () => Promise.resolve({ alive: true as const }),
+  health: async ({ pulse, store }) => {
+    const [beats, disk] = await Promise.all([pulse.beats(), inTime(store.state(), 'away')]);
+    const database = beats ? 'ok' : 'away';
+    if (database === 'ok')
+      return { status: disk === 'ok' ? 'ok' : 'degraded', alive: true, ready: true, database, disk };
+    const parts = Object.entries({ database, disk }).filter(([, state]) => state !== 'ok');
+    const errors = parts.map(([path, value]) => ({ path, value, expected: 'ok' }));
+    throw new Failure('database_away', 'The database does not answer', errors);
   },
   openapi: () => Promise.resolve((openapi ??= openApiDocument())),
   events: async ({ database, notices, config, who, request }) => {

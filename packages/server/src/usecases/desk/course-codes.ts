@@ -1,9 +1,9 @@
 /** Codes are unique in the institution, whatever their case. */
 import type { CodeAnswer } from '@itinerary/contract';
-import { foldCode, isThere, proposeCode, resolveAccess } from '@itinerary/core';
-import { CourseRow } from '../../db/entities.ts';
+import { codesLike, foldCode, isThere, resolveAccess } from '@itinerary/core';
 import type { Person } from '../../db/entities.ts';
 import { keptCourse } from '../../db/kept-courses.ts';
+import { knownQuestion } from '../../db/known-question.ts';
 import { viewerOf } from '../access/viewer.ts';
 import type { EntityManager } from '../../db/orm.ts';
 
@@ -13,6 +13,14 @@ export interface CodeHeld {
   readonly proposal: string;
 }
 
+const FIRST_ASKED = 8;
+
+const coursesOf = knownQuestion<{ readonly id: string; readonly title: string; readonly code: string }>(
+  'courses-of-codes',
+  `select id, title, code from course where institution_id = ?
+   and lower(code) = any (array(select jsonb_array_elements_text(?::jsonb))) and id is distinct from ?`,
+);
+
 /** @param except a course whose own code does not count as taken. */
 export async function codeHeld(
   em: EntityManager,
@@ -20,12 +28,17 @@ export async function codeHeld(
   code: string,
   except?: string,
 ): Promise<CodeHeld> {
-  const courses = await em.find(CourseRow, { institutionId }, { fields: ['id', 'code', 'title'] });
-  const others = courses.filter(({ id }) => id !== except);
-  return {
-    holder: others.find((course) => foldCode(course.code) === foldCode(code)) ?? null,
-    proposal: proposeCode(code, new Set(others.map((course) => foldCode(course.code)))),
-  };
+  const proposals = codesLike(code);
+  let holder: CodeHeld['holder'] = null;
+  // Few codes have many like them: the first handful is asked for at once, by the index that keeps them apart.
+  for (let many = FIRST_ASKED; ; many *= 2) {
+    const wanted = Array.from({ length: many }, () => proposals.next().value);
+    const rows = await coursesOf(em, [institutionId, JSON.stringify(wanted.map(foldCode)), except ?? null]);
+    const taken = new Map(rows.map((row) => [foldCode(row.code), row]));
+    holder ??= taken.get(foldCode(code)) ?? null;
+    const proposal = wanted.find((one) => !taken.has(foldCode(one)));
+    if (proposal !== undefined) return { holder, proposal };
+  }
 }
 
 /** Who asks about a code, and when. */

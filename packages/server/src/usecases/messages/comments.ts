@@ -25,12 +25,10 @@ export async function remarkCounts(
   em: EntityManager,
   courseId: string,
 ): Promise<ReadonlyMap<string, number>> {
-  const rows = await em
-    .getConnection()
-    .execute<{ announcement_id: string; count: string }[]>(
-      'select announcement_id, count(*) as count from remark where course_id = ? and removed_by is null group by announcement_id',
-      [courseId],
-    );
+  const rows = await em.execute<{ announcement_id: string; count: string }[]>(
+    'select announcement_id, count(*) as count from remark where course_id = ? and removed_by is null group by announcement_id',
+    [courseId],
+  );
   return new Map(rows.map(({ announcement_id: id, count }) => [id, Number(count)]));
 }
 

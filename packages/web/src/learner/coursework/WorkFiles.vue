@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Files of what is begun: several at once, each with its bar and a stop. */
 import { IconFile, IconTrash, IconX } from '@tabler/icons-vue';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { ProblemError } from '../../api/client.ts';
 import { useProblemSentence } from '../../words/problems.ts';
@@ -14,7 +14,7 @@ import type { OnItsWay } from './use-begun.ts';
 const props = defineProps<{
   files: readonly { readonly hash: string; readonly name: string; readonly size: number }[];
   uploads: readonly OnItsWay[];
-  /** So many are taken, each of so many megabytes; null: not known yet, and until then nothing is taken. */
+  /** So many are taken, each of so many megabytes; null: not known yet, and what comes by then waits. */
   most: number;
   megabytes: number | null;
   /** What is taken, in words. */
@@ -39,9 +39,14 @@ const why = (error: unknown): string =>
     ? (error.problem.detail ?? sentence(error))
     : sentence(error);
 
+/** Chosen before it is known how large they may be. */
+let early: readonly File[] = [];
 /** What is larger than is taken is said before a byte of it is sent. */
 function come(chosen: readonly File[]): void {
-  if (props.megabytes === null) return;
+  if (props.megabytes === null) {
+    early = [...early, ...chosen];
+    return;
+  }
   const most = props.megabytes * MEGABYTE;
   tooLarge.value = chosen.filter(({ size }) => size > most).map(({ name }) => name);
   emit(
@@ -49,6 +54,15 @@ function come(chosen: readonly File[]): void {
     chosen.filter(({ size }) => size <= most),
   );
 }
+watch(
+  () => props.megabytes,
+  () => {
+    if (early.length === 0) return;
+    const waited = early;
+    early = [];
+    come(waited);
+  },
+);
 function drop(event: DragEvent): void {
   isOver.value = false;
   come([...(event.dataTransfer?.files ?? [])]);
