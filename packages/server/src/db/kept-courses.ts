@@ -7,6 +7,7 @@ import { IsolationLevel } from '@mikro-orm/core';
 import type { QBFilterQuery } from '@mikro-orm/core';
 import { BoundedBy, isHolder } from '@itinerary/core';
 import type { Course, CourseNode } from '@itinerary/core';
+import { inPieces } from '../lanes/give-way.ts';
 import { byCourse, toCourse } from './course-rows.ts';
 import { CourseRow, NodeRow } from './entities.ts';
 import type { CourseRecord } from './entities.ts';
@@ -127,15 +128,16 @@ function fromRows(
     async (inner) => {
       const rows = await inner.find(CourseRow, { id: { $in: [...ids] } });
       const nodes = byCourse(await inner.find(NodeRow, { courseId: { $in: [...ids] } }));
-      return rows.flatMap((row): KeptCourse[] => {
+      const read = await inPieces(rows, (row): KeptCourse | null => {
         const { id, institutionId, seq, createdAt } = row;
         try {
-          return [{ row: { id, institutionId, seq, createdAt }, course: toCourse(row, nodes.get(id) ?? []) }];
+          return { row: { id, institutionId, seq, createdAt }, course: toCourse(row, nodes.get(id) ?? []) };
         } catch (error) {
           if (unread === 'throw') throw error;
-          return [];
+          return null;
         }
       });
+      return read.filter((one) => one !== null);
     },
     { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },
   );

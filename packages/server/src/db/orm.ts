@@ -72,7 +72,8 @@ export const MIGRATIONS = [
  * stops in the middle of a change is let go, so that others do not wait for them. In milliseconds.
  */
 export const BOUNDS = {
-  connectionTimeoutMillis: 3_000,
+  // A process that was held up for a while would take its own lateness for the database's.
+  connectionTimeoutMillis: 15_000,
   lock_timeout: 5_000,
   statement_timeout: 30_000,
   idle_in_transaction_session_timeout: 20_000,
@@ -82,7 +83,7 @@ export const BOUNDS = {
  * What is asked alone has connections of its own, beside those of transactions: many who wait for a row that somebody
  * holds never take the last one from those who only look. How many of each, for a process.
  */
-const MOST = { alone: 8, transactions: 6 };
+const MOST = { alone: 8, transactions: 10 };
 
 const poolOf = (max: number): PoolConfig => ({ min: 0, max, acquireTimeoutMillis: 30_000 });
 

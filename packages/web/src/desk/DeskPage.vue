@@ -70,7 +70,14 @@ const term = computed(() => {
 const kept = shallowRef<readonly KeptCourse[]>([]);
 watch(
   () => session.person?.id,
-  async (person) => (kept.value = person === undefined ? [] : await keptOnDevice(person)),
+  (person, _before, whenOver) => {
+    let isWanted = true;
+    whenOver(() => (isWanted = false));
+    kept.value = [];
+    if (person === undefined) return;
+    const tell = (course: KeptCourse): void => void (kept.value = [...kept.value, course]);
+    void keptOnDevice(person, tell, () => isWanted);
+  },
   { immediate: true },
 );
 const lead = computed(() => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Changes that a page left behind on this device: they are sent from here, course by course, and what came of it. */
-import { onMounted, ref } from 'vue';
+import { ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { usePlan } from '../stores/plan.ts';
 import PushButton from '../ui/frame/PushButton.vue';
@@ -26,14 +26,17 @@ async function sendOne(id: string): Promise<Fate> {
 }
 
 async function sendAll(): Promise<void> {
-  for (const { id } of props.courses) {
-    if (fates.value[id] === 'sent' || fates.value[id] === 'told') continue;
+  const isDone = ({ id }: KeptCourse): boolean => fates.value[id] === 'sent' || fates.value[id] === 'told';
+  for (const { id } of props.courses.filter((one) => !isDone(one))) {
     fates.value = { ...fates.value, [id]: 'sending' };
     fates.value = { ...fates.value, [id]: await sendOne(id) };
   }
 }
 
-onMounted(() => void sendAll());
+/** One course after another, however many times it is asked for: there is one plan to send them from. */
+let last = Promise.resolve();
+const send = (): void => void (last = last.then(sendAll));
+watch(() => props.courses.length, send, { immediate: true });
 </script>
 
 <template>
@@ -49,7 +52,7 @@ onMounted(() => void sendAll());
       <RouterLink v-if="fates[course.id] === 'told'" :to="`/setup/${course.id}`">
         {{ t('desk.kept.look') }}
       </RouterLink>
-      <PushButton v-if="fates[course.id] === 'waiting'" small @click="sendAll">
+      <PushButton v-if="fates[course.id] === 'waiting'" small @click="send">
         {{ t('desk.kept.again') }}
       </PushButton>
     </p>

@@ -19,6 +19,7 @@ import type { Person } from '../../db/entities.ts';
 import type { EntityManager } from '../../db/orm.ts';
 import { faceFacts, pictureView } from '../reading/face.ts';
 import { PASSER_BY, viewersBy } from '../access/viewer.ts';
+import { inPieces } from '../../lanes/give-way.ts';
 import { toSettle } from './to-settle.ts';
 import type { Settling } from './to-settle.ts';
 
@@ -50,7 +51,7 @@ export async function desk(
   const counts = await toSettle(em, planned, now);
   return {
     ...around,
-    courses: courses.map(({ kept: { course }, learners }) =>
+    courses: await inPieces(courses, ({ kept: { course }, learners }) =>
       entry(course, viewerOf(course.id), { learners, counts: counts.get(course.id) ?? SETTLED, now }),
     ),
     found: theirs?.found ?? [],
@@ -81,13 +82,15 @@ async function thereFor(
 ): Promise<{ readonly ids: readonly string[] } & Pick<DeskAnswer, 'found' | 'moreFound'>> {
   const { courses, found, unread } = await coursesFor(em, person, words, MOST_FOUND + 1);
   const viewerOf = await viewersIn(em, person, [...courses, ...found], now);
-  const isThereFor = ({ kept: { course } }: CourseOf): boolean =>
-    isThere(resolveAccess(course, viewerOf(course.id), now).course);
+  const thereOf = async (of: readonly CourseOf[]): Promise<readonly CourseOf[]> => {
+    const is = await inPieces(of, ({ kept: { course } }) =>
+      isThere(resolveAccess(course, viewerOf(course.id), now).course),
+    );
+    return of.filter((_one, at) => is[at]);
+  };
   return {
-    ids: [...courses.filter(isThereFor).map(({ kept }) => kept.row.id), ...unread],
-    found: found
-      .slice(0, MOST_FOUND)
-      .filter(isThereFor)
+    ids: [...(await thereOf(courses)).map(({ kept }) => kept.row.id), ...unread],
+    found: (await thereOf(found.slice(0, MOST_FOUND)))
       .map(({ kept }) => foundAs(kept.course))
       .sort((a, b) => byName(a.title, b.title) || byName(a.code, b.code)),
     moreFound: found.length > MOST_FOUND,

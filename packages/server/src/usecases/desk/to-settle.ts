@@ -3,6 +3,7 @@ import type { DeskCourse } from '@itinerary/contract';
 import { dayOf, findings, isBlocker, planFor } from '@itinerary/core';
 import type { Course, FaceFacts, Term } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
+import { inPieces } from '../../lanes/give-way.ts';
 import { PASSER_BY } from '../access/viewer.ts';
 import { factsIn } from '../plan/texts.ts';
 
@@ -43,7 +44,7 @@ export async function toSettle(
     em,
     missing.map(([{ course }]) => course.id),
   );
-  for (const [{ course, ...facts }, by] of missing) {
+  await inPieces(missing, ([{ course, ...facts }, by]) => {
     const found = findings(
       course,
       { moment: now, ...facts, texts: texts.get(course.id) ?? new Map() },
@@ -53,6 +54,6 @@ export async function toSettle(
     const counts = { blockers, advice: found.length - blockers };
     kept.set(course, { by, counts });
     known.set(course.id, counts);
-  }
+  });
   return known;
 }
