@@ -20,7 +20,7 @@ import type { Pulse } from '../db/pulse.ts';
 import type { FileStore } from '../files/file-store.ts';
 import type { Figures } from '../figures/figures.ts';
 import type { Pieces, Whole } from '../files/pieces.ts';
-import type { AmongReaders } from '../lanes/readers.ts';
+import type { Readers } from '../lanes/readers.ts';
 import type { Notices } from '../live/notices.ts';
 import type { Cleaning } from '../text/cleaning.ts';
 import type { Attempts } from '../usecases/people/attempts.ts';
@@ -31,7 +31,7 @@ export interface Ground {
   readonly config: Config;
   readonly database: Database;
   readonly pulse: Pulse;
-  readonly readers: AmongReaders;
+  readonly readers: Readers;
   readonly store: FileStore;
   readonly pieces: Pieces;
   readonly notices: Notices;

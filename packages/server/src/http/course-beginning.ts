@@ -84,12 +84,12 @@ export function courseBeginning(
       const id = String(request.params['course']);
       const isArriving = !request.path.endsWith('/home');
       // All three are for whoever reads the course, so that who that is has to be found out once.
-      const asker = await ground.readers(() => askerOf('frame', ground, request));
+      const asker = await ground.readers.look(() => askerOf('frame', ground, request));
       const picture = bannerOf(asker.who);
       // Who arrives may be sent elsewhere, and is not shown what they are not going to see.
       if (!isArriving) yield picture;
       const query = isArriving ? { arriving: '1' } : {};
-      const { frame, me, course } = await ground.readers(async () => ({
+      const { frame, me, course } = await ground.readers.look(async () => ({
         frame: await answerOf('frame', ground, request, asker, {}),
         me: await answerOf('me', ground, request, asker, {}),
         course: await answerOf('readCourse', ground, request, asker, query),

@@ -94,7 +94,8 @@ function register<Name extends RouteName>(app: Express, ground: Ground, name: Na
       if (route.takesFile === true) endUnread(request, response);
       return answerOf(name, ground, request, asker, request.query);
     };
-    const answer = await (isPage(route) ? ground.readers(ask) : ask());
+    const { look, change } = ground.readers;
+    const answer = await (isPage(route) ? look(ask) : name === 'changes' ? change(ask) : ask());
     if (route.media === 'text/event-stream' || isAnswered(response)) return;
     response.set('Cache-Control', 'no-store');
     if (route.media === 'application/octet-stream') await sendFile(response, answer as FileToSend);

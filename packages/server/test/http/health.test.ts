@@ -100,7 +100,7 @@ describe('a database that has stopped', () => {
 
 describe('those who look', () => {
   test('take turns, a few at once; what takes long keeps nobody waiting, and what fails fails alone', async () => {
-    const readers = openReaders(2, 30);
+    const { look: readers } = openReaders({ atOnce: 2, mostMs: 30 });
     let [now, most] = [0, 0];
     const look = (): Promise<number> =>
       readers(async () => {
@@ -122,5 +122,25 @@ describe('those who look', () => {
     expect(await look()).toBe(2);
     end();
     expect(await Promise.all(held)).toEqual(['late', 'late']);
+  });
+
+  test('wait for whoever changes something, for a moment and not for ever', async () => {
+    const { look, change } = openReaders({ mostHeldMs: 30 });
+    const said: string[] = [];
+    const say = (what: string) => () => Promise.resolve(void said.push(what));
+    let end = (): void => undefined;
+    const first = change(() => new Promise<void>((done) => (end = done)).then(say('changed')));
+    const looked = look(say('looked'));
+    end();
+    await Promise.all([first, looked]);
+    expect(said).toEqual(['changed', 'looked']);
+    // One that does not end holds nobody for longer than that; and what fails lets go as well.
+    const endless = change(() => new Promise<void>((done) => (end = done)));
+    await look(say('all the same'));
+    await expect(change(() => Promise.reject(new Error('broken')))).rejects.toThrow('broken');
+    await look(say('and again'));
+    expect(said.slice(2)).toEqual(['all the same', 'and again']);
+    end();
+    await endless;
   });
 });
