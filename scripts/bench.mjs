@@ -2,6 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
+import { freePort } from './lib/postgres.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { closeOnEnd, command } from './lib/processes.mjs';
@@ -19,6 +20,7 @@ const WITH_SERVER = {
   'course-page-vs-one-question': 'e2e/bench/pages.ts',
   'desk-vs-one-question': 'e2e/bench/pages.ts',
   'desk-2000-vs-7': 'e2e/bench/desk.ts',
+  memory: 'e2e/bench/memory.ts',
   'change-4200-vs-75': 'e2e/bench/change.ts',
   'change-vs-bare-commit': 'e2e/bench/change.ts',
   'change-under-readers': 'e2e/bench/change.ts',
@@ -49,7 +51,10 @@ async function withServer(files) {
   try {
     postgres = await startTestPostgres();
     // As it runs for people: answers are held against the contract in tests alone.
-    server = await startTestServer(postgres, { ITINERARY_CHECK_ANSWERS: '0' });
+    server = await startTestServer(postgres, {
+      ITINERARY_CHECK_ANSWERS: '0',
+      ITINERARY_FIGURES_PORT: String(await freePort()),
+    });
     for (const file of files) await program(file, server.env);
   } finally {
     await close();

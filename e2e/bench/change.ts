@@ -4,10 +4,11 @@
  * change-vs-bare-commit N`); and beside a hundred who read without a pause against alone (`ratio change-under-readers N`).
  */
 import { randomUUID } from 'node:crypto';
-import { newItem, newSection } from '../../packages/core/src/index.ts';
 import { connect } from '../../packages/server/src/db/orm.ts';
 import { bareCommits, p99, timed } from './bare.ts';
 import { asInstructor, cookieOf } from './enter.ts';
+import { courseOf } from './large-course.ts';
+import type { Large } from './large-course.ts';
 import { middle } from './middle.ts';
 
 const base = process.env['E2E_URL'];
@@ -20,42 +21,8 @@ const BESIDE_MS = 20_000;
 const READERS = 100;
 const post = await asInstructor(base);
 
-interface Bench {
-  readonly id: string;
-  readonly item: string;
-  seq: number;
-  title: string;
-}
-
-async function courseOf(
-  code: string,
-  { sections, items }: { sections: number; items: number },
-): Promise<Bench> {
-  const { id } = await post<{ id: string }>('/api/courses', {
-    ...{ title: 'Changed often', code, purpose: 'learners', department: null, term: null },
-    ...{ firstDay: '2027-02-15', weeks: 1, zone: 'UTC' },
-  });
-  let seq = 0;
-  for (let at = 0; at < sections; at += 1) {
-    const section = newSection({ id: randomUUID(), title: `Reach ${at}` });
-    const nodes = Array.from({ length: items }, (_one, index) =>
-      newItem('page', { id: `${code}-${at}-${index}`, title: `Leaf ${index}`, minutes: 10 }),
-    );
-    const edits = [
-      { kind: 'insert', parent: id, after: null, node: section },
-      ...nodes.map((node) => ({ kind: 'insert', parent: section.id, after: null, node })),
-    ];
-    const answer = await post<{ seq: number; refused: unknown[] }>(`/api/courses/${id}/changes`, {
-      ...{ since: seq, changes: [{ id: `${code}-${at}`, edits }], texts: {} },
-    });
-    if (answer.refused.length > 0) throw new Error(JSON.stringify(answer.refused[0]));
-    ({ seq } = answer);
-  }
-  return { id, item: `${code}-0-0`, seq, title: 'Leaf 0' };
-}
-
 /** One word of one item is another, as the browser sends it. */
-async function change(bench: Bench): Promise<void> {
+async function change(bench: Large): Promise<void> {
   const title = `Leaf ${randomUUID().slice(0, 8)}`;
   const edits = [{ kind: 'set', target: bench.item, field: 'title', value: title, was: bench.title }];
   const { seq, refused } = await post<{ seq: number; refused: unknown[] }>(
@@ -68,8 +35,8 @@ async function change(bench: Bench): Promise<void> {
   Object.assign(bench, { seq, title });
 }
 
-const small = await courseOf('BENCH-75', SIZES.small);
-const large = await courseOf('BENCH-4200', SIZES.large);
+const small = await courseOf(post, 'BENCH-75', SIZES.small);
+const large = await courseOf(post, 'BENCH-4200', SIZES.large);
 const database = await connect(url);
 const bare = await bareCommits(database);
 const [inSmall, inLarge]: [number[], number[]] = [[], []];

@@ -4,6 +4,7 @@
  */
 import pg from 'pg';
 import { cookieOf } from './enter.ts';
+import { makeCourses } from './many-courses.ts';
 import { middle } from './middle.ts';
 
 const base = process.env['E2E_URL'];
@@ -13,24 +14,6 @@ if (base === undefined || url === undefined) throw new Error('E2E_URL or DATABAS
 const MANY = 2000;
 const ROUNDS = 40;
 const pool = new pg.Pool({ connectionString: url, max: 1 });
-
-/** Every one with all that the demo's course that is under way has in it. */
-async function make(): Promise<void> {
-  const source = `(select id from course where code = 'EFM-210-SPR27')`;
-  const copied = (table: string, extra = ''): string =>
-    `insert into ${table} select (jsonb_populate_record(${table}, jsonb_build_object('course_id', 'many-' || n)${extra})).*
-     from ${table}, generate_series(1, ${MANY}) n where course_id = ${source}`;
-  await pool.query('begin');
-  await pool.query(
-    `insert into course select (jsonb_populate_record(course, jsonb_build_object(
-       'id', 'many-' || n, 'code', 'MANY-' || n, 'title', 'Course ' || n,
-       'first_day', ('2026-09-01'::date + n % 300)::text))).*
-     from course, generate_series(1, ${MANY}) n where id = ${source}`,
-  );
-  for (const table of ['node', 'long_text', 'member']) await pool.query(copied(table));
-  await pool.query('commit');
-  await pool.query('analyze');
-}
 
 const cookie = await cookieOf(base, ({ part }) => part === 'staff');
 async function opened(): Promise<number> {
@@ -48,7 +31,7 @@ async function opened(): Promise<number> {
 
 await opened();
 const few = await opened();
-await make();
+await makeCourses(pool, MANY);
 const many = await opened();
 console.log(`  then ${few.toFixed(0)} ms and ${many.toFixed(0)} ms`);
 console.log(`ratio desk-2000-vs-7 ${(many / few).toFixed(2)}`);

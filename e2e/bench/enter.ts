@@ -19,8 +19,24 @@ export async function cookieOf(base: string, isWanted: (person: DemoPerson) => b
     headers: { 'content-type': 'application/json', origin: base },
     body: JSON.stringify({ person }),
   });
-  const cookies = entered.headers.getSetCookie();
-  return cookies.find((one) => one.startsWith('itinerary='))?.split(';')[0] ?? '';
+  return sessionIn(entered);
+}
+
+const sessionIn = ({ headers }: Response): string =>
+  headers
+    .getSetCookie()
+    .find((one) => one.startsWith('itinerary='))
+    ?.split(';')[0] ?? '';
+
+/** Anybody of the demo, by their address. */
+export async function signIn(base: string, address: string): Promise<string> {
+  const entered = await fetch(`${base}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: base },
+    body: JSON.stringify({ address, password: 'low-tide-at-nine' }),
+  });
+  if (!entered.ok) throw new Error(`${address} cannot sign in: ${await entered.text()}`);
+  return sessionIn(entered);
 }
 
 export type Asking = <T>(path: string, body?: unknown) => Promise<T>;

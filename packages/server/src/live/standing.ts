@@ -2,11 +2,10 @@
 import { instantsOf } from '@itinerary/core';
 import type { Viewer } from '@itinerary/core';
 import type { Clock } from '../config/clock.ts';
-import { coursesWhere } from '../db/kept-courses.ts';
-import { ChangeRow, CourseRow, MemberRow } from '../db/entities.ts';
+import { ChangeRow, CourseRow } from '../db/entities.ts';
 import type { Person } from '../db/entities.ts';
 import type { EntityManager } from '../db/orm.ts';
-import { viewersOf } from '../usecases/access/viewer.ts';
+import { coursesAndViewers } from '../usecases/access/viewer.ts';
 
 export interface Standing {
   readonly viewers: ReadonlyMap<string, Viewer>;
@@ -19,7 +18,11 @@ export interface Standing {
 
 export const NOWHERE: Standing = { viewers: new Map(), next: null };
 
-/** @param since the instant up to which everything has been told, in milliseconds since 1970-01-01T00:00Z. */
+/**
+ * One question, where nothing of theirs depends on what they have done in another course.
+ *
+ * @param since the instant up to which everything has been told, in milliseconds since 1970-01-01T00:00Z.
+ */
 export async function standing(
   em: EntityManager,
   person: Person,
@@ -27,13 +30,11 @@ export async function standing(
   since: number,
 ): Promise<Standing> {
   const now = clock.now();
-  const own = await em.find(MemberRow, { personId: person.id, leftAt: null });
-  const courses = await coursesWhere(em, { id: { $in: own.map(({ courseId }) => courseId) } });
-  const viewerOf = await viewersOf(em, person, courses, now);
-  const viewers = new Map(courses.map(({ id }) => [id, viewerOf(id)]));
+  const own = await coursesAndViewers(em, person, now);
+  const viewers = new Map(own.map(({ course, viewer }) => [course.id, viewer]));
   const at = Date.parse(now);
-  const ahead = courses
-    .flatMap((course) => instantsOf(course, viewerOf(course.id), at))
+  const ahead = own
+    .flatMap(({ course, viewer }) => instantsOf(course, viewer, at))
     .filter((instant) => instant > since);
   // A clock that stands never gets there.
   return { viewers, next: ahead.length === 0 || clock.stands ? null : Math.min(...ahead) };

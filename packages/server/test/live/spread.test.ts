@@ -8,7 +8,8 @@ describe('how long somebody waits', () => {
   test('a handful of pages hardly wait, a class waits by its size, and nobody longer than ten seconds', () => {
     expect(spreadOf(1, 0.999)).toBeLessThan(20);
     expect(spreadOf(10, 0.999)).toBeLessThan(200);
-    expect(spreadOf(300, 0.5)).toBe(3000);
+    expect(spreadOf(300, 0.5)).toBe(1800);
+    expect(spreadOf(400, 0.999)).toBeLessThan(5000);
     expect(spreadOf(100_000, 0.999)).toBeLessThan(10_000);
     expect(spreadOf(100_000, 0)).toBe(0);
   });
@@ -16,7 +17,7 @@ describe('how long somebody waits', () => {
   test('a class is spread evenly: no tenth of the time takes more than its share and a half', () => {
     const waits = Array.from({ length: 400 }, (_, at) => spreadOf(400, at / 400));
     const tenths = Array.from({ length: 10 }, (_, at) =>
-      waits.filter((wait) => Math.floor(wait / 800) === at),
+      waits.filter((wait) => Math.floor(wait / 480) === at),
     );
     expect(Math.max(...tenths.map(({ length }) => length))).toBeLessThanOrEqual(60);
   });
