@@ -4,6 +4,7 @@ import { FIRST_MENU } from '@itinerary/core';
 import { openLibraryPicture } from '../library/library.ts';
 import { hashText } from '../text/rich-text.ts';
 import type { BuiltCourse } from './build-course.ts';
+import { demoBreak } from './calendar.ts';
 import { demoFile } from './demo-file.ts';
 import type { DemoFile } from './demo-file.ts';
 
@@ -72,7 +73,9 @@ const day = (by: number, time: string): PlannedMoment => ({
   time,
 });
 
-const SAID: readonly (readonly [id: string, subject: string, html: string, more: Partial<Announcement>])[] = [
+type Said = readonly [id: string, subject: string, html: string, more: Partial<Announcement>];
+
+const SAID: readonly Said[] = [
   [
     'welcome',
     'Welcome to the estuary',
@@ -97,13 +100,17 @@ const SAID: readonly (readonly [id: string, subject: string, html: string, more:
     '<p>Low water is at half past nine, so both boats leave the slip at <strong>seven</strong>. Bring the core log, two pencils, and something warm for the way back.</p>',
     { from: day(35, '09:00'), comments: true },
   ],
-  [
-    'break',
-    'Over the spring break',
-    '<p>The boat shed is closed over the break. Your cores stay in the cold room; nobody throws anything away.</p>',
-    { from: day(53, '09:00'), until: day(63, '23:59') },
-  ],
 ];
+
+/** From the last teaching before it until it is over. */
+function saidOfBreak({ firstDay, weeks }: Course['dates']): readonly Said[] {
+  if (firstDay === null) return [];
+  const { over, weeks: before } = demoBreak(firstDay, weeks);
+  const words =
+    '<p>The boat shed is closed that week. Your cores stay in the cold room; nobody throws anything away.</p>';
+  const at = { from: day(7 * before - 3, '09:00'), until: day(7 * before + 7, '23:59') };
+  return [['break', over, words, at]];
+}
 
 const WELCOME =
   '<p>One small estuary, fifteen weeks, and everything that lives between its tides. <strong>Start with the section that is on</strong>; each has its readings, its work, and what to bring to the shore.</p>';
@@ -116,7 +123,7 @@ function withWords(built: BuiltCourse, staff: readonly string[]): BuiltCourse {
     return hash;
   };
   const announcements = Object.fromEntries(
-    SAID.map(([id, subject, html, more]): [string, Announcement] => [
+    [...SAID, ...saidOfBreak(built.course.dates)].map(([id, subject, html, more]): [string, Announcement] => [
       id,
       {
         subject,

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { demoCalendar } from '../../src/demo/calendar.ts';
+import { demoBreak, demoCalendar } from '../../src/demo/calendar.ts';
 import { newDates, newItem, newSection } from '@itinerary/core';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
 import { loadCourse } from '../../src/db/course-rows.ts';
@@ -165,4 +165,34 @@ test('the demo is in its sixth week on whatever day it is loaded, with two terms
     ),
     { numRuns: 300, seed: 19 },
   );
+});
+
+test('the demo’s week without teaching is called by its season, and is midwinter’s where that is still to come', () => {
+  const day = (text: string): number => Date.parse(text) / 86_400_000;
+  fc.assert(
+    fc.property(
+      fc.date({ min: new Date('2026-01-01'), max: new Date('2036-01-01'), noInvalidDate: true }),
+      (date) => {
+        const today = date.toISOString().slice(0, 10);
+        const { firstDay } = demoCalendar(today).current;
+        const { name, first, last, weeks } = demoBreak(firstDay, 15);
+        expect(day(first) - day(firstDay)).toBe(7 * weeks);
+        expect([day(last) - day(first), first > today]).toEqual([6, true]);
+        const holds = (of: string): boolean =>
+          [today.slice(0, 4), String(Number(today.slice(0, 4)) + 1)].some(
+            (year) => first <= `${year}-${of}` && `${year}-${of}` <= last,
+          );
+        expect(name === 'Winter break').toBe(holds('12-25'));
+        if (name === 'Spring break') expect(['03', '04']).toContain(first.slice(5, 7).replace('02', '03'));
+        // In midwinter nothing is taught that is not over already.
+        const christmas = `${firstDay.slice(0, 4)}-12-25`;
+        const at = Math.floor((day(christmas) - day(firstDay)) / 7);
+        if (at >= 6 && at < 15) expect(holds('12-25')).toBe(true);
+      },
+    ),
+    { numRuns: 300, seed: 23 },
+  );
+  expect(demoBreak(demoCalendar('2027-02-16').current.firstDay, 15).name).toBe('Spring break');
+  expect(demoBreak(demoCalendar('2026-12-01').current.firstDay, 15).name).toBe('Winter break');
+  expect(demoBreak(demoCalendar('2026-07-20').current.firstDay, 15).name).toBe('Reading week');
 });

@@ -1,9 +1,9 @@
-/** Estuary Field Methods: week by week, fifteen weeks and a spring pause. */
-import { addDays, weekdayOnOrAfter } from '@itinerary/core';
+/** Estuary Field Methods: week by week, fifteen weeks and one without teaching. */
 import type { Course, CourseState, Pause } from '@itinerary/core';
 import { buildCourse } from '../build-course.ts';
 import type { BuiltCourse } from '../build-course.ts';
 import type { Unit } from '../piece.ts';
+import { demoBreak } from '../calendar.ts';
 import { HANDED_OUT, TIDE_LAG } from './files.ts';
 import { WEEKS_1_TO_5 } from './weeks-1-5.ts';
 import { WEEKS_6_TO_10 } from './weeks-6-10.ts';
@@ -29,8 +29,6 @@ const GROUPS: Course['groups'] = {
   'boat-curlew': { name: 'Boat Curlew', kind: 'group', at: 4 },
 };
 
-const WEEKS_BEFORE_PAUSE = 8;
-
 export interface Run {
   readonly code: string;
   readonly term: string | null;
@@ -38,14 +36,13 @@ export interface Run {
   readonly firstDay: string;
   /** How many units are written; the sections of the others are there and empty. */
   readonly written: number;
-  /** Whether anybody has thought of the spring pause yet. */
+  /** Whether anybody has thought of the break yet. */
   readonly paused: boolean;
 }
 
 export function estuaryFieldMethods({ code, term, state, firstDay, written, paused }: Run): BuiltCourse {
-  const monday = weekdayOnOrAfter(addDays(firstDay, -6), 1);
-  const first = addDays(monday, 7 * WEEKS_BEFORE_PAUSE);
-  const pause: Pause = { name: 'Spring break', first, last: addDays(first, 6), policy: 'between' };
+  const { name, first, last } = demoBreak(firstDay, UNITS.length);
+  const pause: Pause = { name, first, last, policy: 'between' };
   return buildCourse({
     code,
     term,
