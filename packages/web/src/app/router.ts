@@ -7,6 +7,7 @@ import type { Area } from '@itinerary/core';
 import type { Area as MessageArea } from '../words/i18n.ts';
 import { setTitle } from '../words/page-title.ts';
 import { i18n, loadMessages } from '../words/i18n.ts';
+import { placeAgain } from './reading-place.ts';
 import { watchTheWay } from './under-way.ts';
 
 declare module 'vue-router' {
@@ -224,7 +225,10 @@ const routes: RouteRecordRaw[] = [
 export const router = createRouter({
   history: createWebHistory(),
   routes,
-  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? {} : { top: 0 }),
+  scrollBehavior: (to, from, saved) => {
+    if (saved === null) return to.path === from.path ? {} : { top: 0 };
+    return placeAgain(saved, () => router.currentRoute.value.fullPath === to.fullPath);
+  },
 });
 
 watchTheWay(router, () => useSession().load());

@@ -2,8 +2,9 @@
 /** One section on the line of a learner's course, with its items folded or not. */
 import { IconCheck, IconChevronDown, IconChevronRight, IconClock } from '@tabler/icons-vue';
 import type { ItemView, SectionView } from '@itinerary/core';
-import { computed, onUpdated, ref, useId } from 'vue';
+import { computed, onUpdated, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
 import { formatDays, formatMinutes } from '../../words/dates.ts';
 import { countDrawing } from '../../ui/course/drawings.ts';
 import ItemLines from './ItemLines.vue';
@@ -11,6 +12,7 @@ import { momentWords } from '../../words/moment-words.ts';
 import { openingSentence } from '../words/opening-words.ts';
 import { sectionIndex } from './section-index.ts';
 import { sectionTitle } from '../words/titles.ts';
+import { useUnfolded } from './unfolded.ts';
 
 const props = defineProps<{
   section: SectionView;
@@ -31,7 +33,7 @@ const { t, locale } = useI18n();
 onUpdated(() => countDrawing('learner-section'));
 const listId = useId();
 
-const chosen = ref<boolean | null>(null);
+const chosen = useUnfolded(`${useRoute().path} ${props.section.id}`);
 const isUnfolded = computed(() => chosen.value ?? props.standsOpen);
 const title = computed(() => sectionTitle(props.section, t, locale.value));
 const days = computed(() => {
