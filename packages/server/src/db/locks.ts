@@ -6,7 +6,7 @@ import { openTurns } from '../lanes/turns.ts';
 import type { EntityManager } from './orm.ts';
 
 /** A class that comes at once is served to its end; nobody holds a connection while they wait. In milliseconds. */
-const MOST_MS = 30_000;
+const MOST_MS = 60_000;
 const inTurn = openTurns('are at this course', MOST_MS);
 
 /** One transaction at a course, after those that came before; what is part of one has had its turn. */
