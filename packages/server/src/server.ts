@@ -43,7 +43,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...BOUNDS });
   // An idle connection that breaks must not end the process; the next query opens another.
   pool.on('error', (error) => log.warn({ err: error }, 'a session connection broke'));
-  const pulse = openPulse(config.databaseUrl);
+  const pulse = await openPulse(database);
   const notices = openNotices(config.databaseUrl, log);
   const cleaning = openCleaning();
   const store = diskStore(config.filesFolder);

@@ -1,6 +1,7 @@
 /** Whether the database answers, asked on a connection of its own, which nothing else ever holds. */
 import pg from 'pg';
 import { BOUNDS } from './orm.ts';
+import type { Database } from './orm.ts';
 
 /** Whoever asks wants to know now; what comes later is of no use to them. In milliseconds. */
 const MOST_MS = 900;
@@ -22,7 +23,13 @@ export const inTime = <T>(answer: Promise<T>, otherwise: T): Promise<T> =>
     }),
   ]);
 
-export function openPulse(connectionString: string): Pulse {
+/** Opened before anybody asks: on a machine that is very busy, opening it can take as long as is waited for an answer. */
+export async function openPulse(database: Database): Promise<Pulse> {
+  const connectionString = String(database.config.get('clientUrl'));
+  // One that answers others is slow at most, however late it is here.
+  let heard = -HOLDS_MS;
+  for (const use of ['read', 'write'] as const)
+    database.em.getKnex(use).on('query-response', () => (heard = performance.now()));
   // A little more than is waited for it, so that one who is late is late by that.
   const bounds = { ...BOUNDS, connectionTimeoutMillis: 2 * MOST_MS, query_timeout: 2 * MOST_MS };
   // It rests as long as nobody asks: opened anew, it would tell how long that takes.
@@ -45,14 +52,16 @@ export function openPulse(connectionString: string): Pulse {
       return false;
     }
   };
-  return {
+  const pulse: Pulse = {
     beats: () => {
       const now = performance.now();
       if (now - asked < HOLDS_MS) return known;
       asked = now;
-      known = inTime(ask(), false);
+      known = inTime(ask(), false).then((is) => is || heard > now);
       return known;
     },
     end: () => pool.end(),
   };
+  await pulse.beats();
+  return pulse;
 }

@@ -216,7 +216,13 @@ export default {
     blocked: 'Una cosa lo impide: | {count} cosas lo impiden:',
     places:
       'Un estudiante aún no tiene cuenta; encontrará el curso cuando la tenga. | {count} estudiantes aún no tienen cuenta; encontrarán el curso cuando la tengan.',
-    will: 'El curso se abre enseguida. Todavía no hay estudiantes en él. | El curso se abre enseguida: un estudiante lo encontrará en su mesa. | El curso se abre enseguida: {count} estudiantes lo encontrarán en su mesa.',
+    will: 'Todavía no hay estudiantes en él. | Enseguida un estudiante lo encontrará en su mesa. | Enseguida {count} estudiantes lo encontrarán en su mesa.',
+    then: {
+      now: 'Lo que ninguna regla mantiene cerrado queda abierto desde entonces.',
+      closed: 'Hasta {when} está ahí cerrado, con sus fechas; después se abre.',
+      look: 'Hasta {when} se puede leer todo lo visible y no se puede hacer nada; después se abre.',
+      open: 'Queda abierto desde entonces, también antes del primer día ({when}).',
+    },
     advice: 'Queda un consejo; no te lo impide. | Quedan {count} consejos; no te lo impiden.',
     isLive:
       'El curso está en marcha; no hay estudiantes en él. | El curso está en marcha para un estudiante. | El curso está en marcha para {count} estudiantes.',

@@ -1,16 +1,12 @@
 <script setup lang="ts">
 /** What learners get before the first day and after the last, with what that comes to at those moments. */
-import { boundsOf, stateAt } from '@itinerary/core';
-import type { Outside } from '@itinerary/core';
+import { stateAt } from '@itinerary/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { dayIn, formatDay, formatTime } from '../../words/dates.ts';
 import { momentWords } from '../../words/moment-words.ts';
 import PlainTable from '../../ui/frame/PlainTable.vue';
 import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
-import FieldFrame from '../../ui/fields/FieldFrame.vue';
-import ChoiceTiles from '../../ui/fields/choice/ChoiceTiles.vue';
 import { useActs } from '../frame/acts.ts';
 import PartLinks from '../frame/PartLinks.vue';
 import StopHead from '../frame/StopHead.vue';
@@ -19,6 +15,8 @@ import ExceptionPart from './ExceptionPart.vue';
 import FindPart from './FindPart.vue';
 import GroupPart from './GroupPart.vue';
 import MomentFields from './MomentFields.vue';
+import OutsideField from './OutsideField.vue';
+import { useBounds } from './use-bounds.ts';
 import { windowMoments } from './moments.ts';
 import RulePart from './RulePart.vue';
 import WhyNot from './WhyNot.vue';
@@ -33,7 +31,7 @@ useFieldFocus();
 
 const course = computed(() => plan.course!);
 const state = computed(() => stateAt(course.value, Date.parse(session.now())));
-const bounds = computed(() => (plan.planned === null ? null : boundsOf(plan.planned)));
+const { bounds, when } = useBounds();
 const isByJoining = computed(
   () =>
     course.value.dates.pace === 'joining' &&
@@ -52,20 +50,6 @@ const parts = computed((): readonly (readonly [string, string])[] => [
 
 const SIDES = ['before', 'after'] as const;
 type Side = (typeof SIDES)[number];
-const tiles = (side: Side): { value: Outside; title: string; text: string }[] =>
-  (['closed', 'look', 'open'] as const).map((value) => ({
-    value,
-    title: t(`setup.access.outside.${value}`),
-    text: t(`setup.access.${side}Texts.${value}`),
-  }));
-
-/** "Mon 1 Mar 00:00", by the course's clocks. */
-function when(instant: number): string {
-  const { zone } = course.value.dates;
-  const iso = new Date(instant).toISOString();
-  const day = formatDay(dayIn(iso, zone), locale.value, { today: session.today });
-  return `${day} ${formatTime(iso, locale.value, zone)}`;
-}
 
 /** The real dates of the choice, in a sentence. */
 const sentences = computed<Readonly<Record<Side, string>>>(() => {
@@ -83,11 +67,6 @@ const sentences = computed<Readonly<Record<Side, string>>>(() => {
         : t('setup.access.closes', { when: when(closesAt), zone }),
   };
 });
-
-function choose(side: Side, value: Outside): void {
-  const was = course.value.window;
-  plan.set(course.value.id, 'window', { ...was, [side]: value }, was);
-}
 
 const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.planned, session.now())));
 </script>
@@ -118,16 +97,7 @@ const moments = computed(() => (plan.planned === null ? [] : windowMoments(plan.
     <FindPart :readonly="plan.isReadonly" />
     <h2 id="access-dates">{{ t('setup.access.parts.dates') }}</h2>
     <div v-for="side in SIDES" :id="side === 'before' ? 'field-window' : undefined" :key="side" tabindex="-1">
-      <FieldFrame :label="t(`setup.access.${side}`)" of="window" :help="t('setup.help.window')">
-        <ChoiceTiles
-          :legend="t(`setup.access.${side}`)"
-          :tiles="tiles(side)"
-          :chosen="course.window[side]"
-          :disabled="plan.isReadonly"
-          compact
-          @choose="choose(side, $event)"
-        />
-      </FieldFrame>
+      <OutsideField :side="side" />
       <p class="sentence soft">
         {{ sentences[side] }}
         <RouterLink

@@ -9,6 +9,8 @@ import { usePlan } from '../../stores/plan.ts';
 import { useSession } from '../../stores/session.ts';
 import DialogBox from '../../ui/frame/DialogBox.vue';
 import MomentFields from '../access/MomentFields.vue';
+import OutsideField from '../access/OutsideField.vue';
+import { useBounds } from '../access/use-bounds.ts';
 import FindingLine from '../readiness/FindingLine.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
@@ -27,6 +29,18 @@ const state = computed(() =>
 /** Whoever has no account yet finds nothing on a desk. */
 const hasWhoFinds = computed(() => plan.learners === 0 || plan.learners > plan.places);
 const isDraft = computed(() => state.value === 'draft');
+const { bounds, when } = useBounds();
+/** The instant up to which the choice below counts; null: there is none, or it is over. */
+const opensAt = computed(() => {
+  const at = bounds.value?.opensAt ?? null;
+  return at !== null && at > Date.parse(session.now()) ? at : null;
+});
+/** What whoever finds it gets of it, and from when. */
+const then = computed(() =>
+  opensAt.value === null
+    ? t('setup.goLive.then.now')
+    : t(`setup.goLive.then.${plan.course?.window.before ?? 'open'}`, { when: when(opensAt.value) }),
+);
 
 async function become(next: CourseState): Promise<void> {
   const { course } = plan;
@@ -70,6 +84,8 @@ watch(open, (now) => {
     <template v-else-if="isDraft">
       <p v-if="hasWhoFinds">{{ t('setup.goLive.will', plan.learners - plan.places) }}</p>
       <p v-if="plan.places > 0">{{ t('setup.goLive.places', plan.places) }}</p>
+      <p class="then">{{ then }}</p>
+      <OutsideField v-if="opensAt !== null" class="until-then" side="before" />
       <p v-if="advice > 0" class="soft">{{ t('setup.goLive.advice', advice) }}</p>
       <MomentFields
         class="by-itself"
@@ -119,6 +135,8 @@ watch(open, (now) => {
 }
 
 p + p,
+.until-then,
+.until-then + p,
 .by-itself {
   margin-top: 8px;
 }
