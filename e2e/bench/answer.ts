@@ -9,8 +9,8 @@ import { connect } from '../../packages/server/src/db/orm.ts';
 import type { Person } from '../../packages/server/src/db/entities.ts';
 import { viewerOf } from '../../packages/server/src/usecases/access/viewer.ts';
 import { beginAttempt, putAnswer } from '../../packages/server/src/usecases/coursework/quiz/attempt.ts';
-import { bareCommits, p99, timed } from './bare.ts';
-import { asInstructor } from './enter.ts';
+import { bareCommits, p99, timed } from './support/bare.ts';
+import { asInstructor } from './support/enter.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

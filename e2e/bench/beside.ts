@@ -4,8 +4,8 @@
  */
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
-import { cookieOf, demoPeople } from './enter.ts';
-import { middle } from './middle.ts';
+import { cookieOf, demoPeople } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');

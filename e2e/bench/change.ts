@@ -5,11 +5,11 @@
  */
 import { randomUUID } from 'node:crypto';
 import { connect } from '../../packages/server/src/db/orm.ts';
-import { bareCommits, p99, timed } from './bare.ts';
-import { asInstructor, cookieOf } from './enter.ts';
-import { courseOf } from './large-course.ts';
-import type { Large } from './large-course.ts';
-import { middle } from './middle.ts';
+import { bareCommits, p99, timed } from './support/bare.ts';
+import { asInstructor, cookieOf } from './support/enter.ts';
+import { courseOf } from './support/large-course.ts';
+import type { Large } from './support/large-course.ts';
+import { middle } from './support/middle.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

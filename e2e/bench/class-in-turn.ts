@@ -3,8 +3,8 @@
  * against all told at once. Prints `ratio NAME N`, how many times longer the middle one of a class waits at once.
  */
 import { spreadOf } from '../../packages/server/src/live/spread.ts';
-import { cookieOf } from './enter.ts';
-import { middle } from './middle.ts';
+import { cookieOf } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const CLASS = 200;
 const ROUNDS = 3;

@@ -9,10 +9,10 @@ import { connect } from '../../packages/server/src/db/orm.ts';
 import type { Viewer } from '../../packages/core/src/index.ts';
 import { readGrid } from '../../packages/server/src/usecases/progress/grid.ts';
 import { record } from '../../packages/server/src/usecases/progress/record.ts';
-import { bareCommits, p99, timed } from './bare.ts';
-import { classOf } from './class-of.ts';
-import { asInstructor } from './enter.ts';
-import { middle } from './middle.ts';
+import { bareCommits, p99, timed } from './support/bare.ts';
+import { classOf } from './support/class-of.ts';
+import { asInstructor } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

@@ -3,9 +3,9 @@
  * seven, on one server: `ratio desk-2000-vs-7 N`.
  */
 import pg from 'pg';
-import { cookieOf } from './enter.ts';
-import { makeCourses } from './many-courses.ts';
-import { middle } from './middle.ts';
+import { cookieOf } from './support/enter.ts';
+import { makeCourses } from './support/many-courses.ts';
+import { middle } from './support/middle.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

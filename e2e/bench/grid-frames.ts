@@ -6,8 +6,8 @@
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { connect } from '../../packages/server/src/db/orm.ts';
-import { classOf } from './class-of.ts';
-import { asInstructor, cookieOf } from './enter.ts';
+import { classOf } from './support/class-of.ts';
+import { asInstructor, cookieOf } from './support/enter.ts';
 
 const LEARNERS = 500;
 const ITEMS = 200;

@@ -13,7 +13,7 @@ import { handIn } from '../../packages/server/src/usecases/coursework/hand-in.ts
 import { keepDraft } from '../../packages/server/src/usecases/coursework/draft.ts';
 import { ownWork } from '../../packages/server/src/usecases/coursework/own-work.ts';
 import type { Worker } from '../../packages/server/src/usecases/coursework/own-work.ts';
-import { asInstructor } from './enter.ts';
+import { asInstructor } from './support/enter.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

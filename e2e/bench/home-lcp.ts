@@ -6,7 +6,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { chromium, devices } from '@playwright/test';
 import type { Browser, BrowserContext } from '@playwright/test';
-import { middle } from './middle.ts';
+import { middle } from './support/middle.ts';
 
 const ROUNDS = 15;
 const SLOWER_CPU = 4;

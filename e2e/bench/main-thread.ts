@@ -7,8 +7,8 @@
  */
 import { chromium } from '@playwright/test';
 import type { CDPSession, Locator, Page } from '@playwright/test';
-import { cookieOf, demoPeople } from './enter.ts';
-import { middle } from './middle.ts';
+import { cookieOf, demoPeople } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const ROUNDS = 15;
 const ITEMS = 300;

@@ -5,8 +5,8 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { asInstructor, cookieOf } from './enter.ts';
-import { middle } from './middle.ts';
+import { asInstructor, cookieOf } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const base = process.env['E2E_URL'];
 if (base === undefined) throw new Error('E2E_URL is missing: the address of a server with the demo data');

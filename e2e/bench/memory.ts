@@ -4,9 +4,9 @@
  */
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
-import { asInstructor, cookieOf, signIn } from './enter.ts';
-import { courseOf } from './large-course.ts';
-import { BARE, makeCourses } from './many-courses.ts';
+import { asInstructor, cookieOf, signIn } from './support/enter.ts';
+import { courseOf } from './support/large-course.ts';
+import { BARE, makeCourses } from './support/many-courses.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

@@ -8,8 +8,8 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import express from 'express';
 import pg from 'pg';
-import { cookieOf } from './enter.ts';
-import { middle } from './middle.ts';
+import { cookieOf } from './support/enter.ts';
+import { middle } from './support/middle.ts';
 
 const url = process.env['DATABASE_URL'];
 if (url === undefined) throw new Error('DATABASE_URL is missing');

@@ -5,8 +5,8 @@
 import { randomUUID } from 'node:crypto';
 import { newItem, newSection } from '../../packages/core/src/index.ts';
 import { connect } from '../../packages/server/src/db/orm.ts';
-import { timed } from './bare.ts';
-import { asInstructor } from './enter.ts';
+import { timed } from './support/bare.ts';
+import { asInstructor } from './support/enter.ts';
 
 const base = process.env['E2E_URL'];
 const url = process.env['DATABASE_URL'];

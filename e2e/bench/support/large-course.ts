@@ -1,6 +1,6 @@
 /** A course of as many sections and items as are wanted, made as the browser makes it. */
 import { randomUUID } from 'node:crypto';
-import { newItem, newSection } from '../../packages/core/src/index.ts';
+import { newItem, newSection } from '../../../packages/core/src/index.ts';
 import type { Asking } from './enter.ts';
 
 export interface Large {

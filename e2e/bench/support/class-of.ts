@@ -1,6 +1,6 @@
 /** A live course of so many pages, and so many who learn in it. */
 import { randomUUID } from 'node:crypto';
-import { newItem, newSection } from '../../packages/core/src/index.ts';
+import { newItem, newSection } from '../../../packages/core/src/index.ts';
 import type { Asking } from './enter.ts';
 
 type Run = (sql: string, values?: readonly unknown[]) => Promise<unknown>;

@@ -1,6 +1,6 @@
 /** What others are measured against: an insert of one row and its commit, on the same pool. */
 import { randomUUID } from 'node:crypto';
-import type { Database } from '../../packages/server/src/db/orm.ts';
+import type { Database } from '../../../packages/server/src/db/orm.ts';
 
 export interface BareCommits {
   /** In milliseconds, in the order in which they were made. */
