@@ -217,10 +217,10 @@ export default {
       'One learner has no account yet, and finds the course once they have one. | {count} learners have no account yet, and find the course once they have one.',
     will: 'Nobody is on it as a learner yet. | At once one learner will find it on their desk. | At once {count} learners will find it on their desks.',
     then: {
-      now: 'What no rule keeps closed is open from then on.',
+      now: 'Once it is live, what no rule keeps closed is open.',
       closed: 'Until {when} it stands there closed, with its dates; then it is open.',
       look: 'Until {when} everything that is shown can be read and nothing can be done; then it is open.',
-      open: 'It is open from then on, also before the first day ({when}).',
+      open: 'Once it is live it is open, also before the first day ({when}).',
     },
     advice:
       'One piece of advice is left; it does not stop you. | {count} pieces of advice are left; they do not stop you.',

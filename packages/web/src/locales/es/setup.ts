@@ -218,10 +218,10 @@ export default {
       'Un estudiante aún no tiene cuenta; encontrará el curso cuando la tenga. | {count} estudiantes aún no tienen cuenta; encontrarán el curso cuando la tengan.',
     will: 'Todavía no hay estudiantes en él. | Enseguida un estudiante lo encontrará en su mesa. | Enseguida {count} estudiantes lo encontrarán en su mesa.',
     then: {
-      now: 'Lo que ninguna regla mantiene cerrado queda abierto desde entonces.',
+      now: 'Una vez en marcha, queda abierto lo que ninguna regla mantiene cerrado.',
       closed: 'Hasta {when} está ahí cerrado, con sus fechas; después se abre.',
       look: 'Hasta {when} se puede leer todo lo visible y no se puede hacer nada; después se abre.',
-      open: 'Queda abierto desde entonces, también antes del primer día ({when}).',
+      open: 'Una vez en marcha queda abierto, también antes del primer día ({when}).',
     },
     advice: 'Queda un consejo; no te lo impide. | Quedan {count} consejos; no te lo impiden.',
     isLive:

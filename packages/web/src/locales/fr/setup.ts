@@ -218,10 +218,10 @@ export default {
       'Un participant n’a pas encore de compte ; il trouvera le cours quand il en aura un. | {count} participants n’ont pas encore de compte ; ils trouveront le cours quand ils en auront un.',
     will: 'Personne n’y est encore inscrit. | Aussitôt, un participant le trouvera sur son bureau. | Aussitôt, {count} participants le trouveront sur leur bureau.',
     then: {
-      now: 'Ce qu’aucune règle ne garde fermé est ouvert dès lors.',
+      now: 'Dès l’ouverture, on accède à tout ce qu’aucune règle ne garde fermé.',
       closed: 'Jusqu’à {when}, il y figure fermé, avec ses dates ; puis il ouvre.',
       look: 'Jusqu’à {when}, tout ce qui est montré se lit et rien ne peut se faire ; puis il ouvre.',
-      open: 'Il est ouvert dès lors, même avant le premier jour ({when}).',
+      open: 'Dès l’ouverture, on accède à tout, même avant le premier jour ({when}).',
     },
     advice:
       'Il reste un conseil ; il ne vous arrête pas. | Il reste {count} conseils ; ils ne vous arrêtent pas.',
