@@ -130,7 +130,7 @@ export type { Classmate, ClassmateView } from './access/classmates.ts';
 export { isEasyPassphrase } from './access/passphrase.ts';
 export { accessTimeline } from './access/timeline.ts';
 export type { AccessMoment, StateChange } from './access/timeline.ts';
-export { goesLiveAt, isFindable, stateAt } from './access/course-caps.ts';
+export { goesLiveAt, isFindable, stateAt, windowCap } from './access/course-caps.ts';
 export { slotCount } from './calendar/slot-count.ts';
 export { firstDayOf } from './calendar/teaching-weeks.ts';
 export { exceptionsFor, ownCourse, timeFactor } from './access/own-course.ts';

@@ -36,7 +36,8 @@ function wayIn(course: Course, viewer: Viewer): Answer {
   return { state: 'named', because: course.visitors === 'passphrase' ? 'passphrase_wanted' : 'not_a_member' };
 }
 
-function windowCap(course: Course, plan: CoursePlan, at: number): Answer | null {
+/** What its dates make of a course at an instant: null, where they keep nothing from anybody. */
+export function windowCap(course: Course, plan: CoursePlan, at: number): Answer | null {
   const { opensAt, closesAt } = boundsOf(plan);
   const { before, after } = course.window;
   if (opensAt !== null && at < opensAt) return { state: OUTSIDE[before], because: 'before_dates', opensAt };

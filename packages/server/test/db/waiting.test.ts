@@ -76,6 +76,33 @@ describe('with a course that somebody holds', () => {
     expect((await change(held)).status).toBe(200);
   }, 60_000);
 
+  test('more who change the institution than there are connections for it take none from those who look', async () => {
+    const marit = await signedIn(server, 'staff');
+    // What is kept already is asked for alone; the first time, a course is read in a transaction.
+    await ines.get(`/api/learn/${other}`).expect(200);
+    await ines.get('/api/desk').expect(200);
+    await holder.query('begin');
+    await holder.query('select id from institution for update');
+    const calendar = ['BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'UID:founding', 'DTSTART;VALUE=DATE:20270504']
+      .concat(['SUMMARY:Founding day', 'END:VEVENT', 'END:VCALENDAR', ''])
+      .join('\r\n');
+    let isOver = false;
+    const all = Promise.all(
+      Array.from({ length: 14 }, () => marit.post('/api/holidays').send({ calendar })),
+    ).finally(() => (isOver = true));
+    await new Promise((done) => setTimeout(done, 500));
+    const meanwhile = [await ines.get(`/api/learn/${other}`), await ines.get('/api/desk')];
+    expect(meanwhile.map(({ status }) => status)).toEqual([200, 200]);
+    const { rows } = await holder.query<{ n: number }>(
+      `select count(*)::int as n from pg_stat_activity where datname = $1 and wait_event_type = 'Lock'`,
+      [server.name],
+    );
+    // They stood there all the while, with every connection that there is for them.
+    expect([isOver, rows[0]?.n]).toEqual([false, 10]);
+    await holder.query('rollback');
+    await all;
+  }, 60_000);
+
   test('a class that joins it waits, keeps nobody else waiting, and is in once it is let go', async () => {
     const id = await openCourse(ines, { code: 'HELD-1' });
     await changeCourse(ines, id, [setting(id, 'ways.link', { ...SHUT_WAY, on: true })]);

@@ -58,6 +58,8 @@ onSmallDisk('on a disk of one megabyte', () => {
     const answer = await ines.post('/api/uploads').set({ ...tus, 'Upload-Length': '10' });
     expect([answer.status, JSON.parse(answer.text)]).toEqual([507, expect.objectContaining(full)]);
     await ines.get('/api/desk').expect(200);
+    const { body } = await ines.get('/api/health').expect(200);
+    expect(body).toMatchObject({ status: 'degraded', ready: true, disk: 'full' });
     await rm(join(folder, 'incoming', 'filling'));
   });
 

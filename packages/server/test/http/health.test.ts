@@ -1,5 +1,5 @@
 /** What a server says of itself, and that nobody waits for a database that has stopped. */
-import { chmod, mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -49,7 +49,6 @@ describe('health', () => {
     // Where its folder was there is a file: whoever may do everything is not kept out by rights.
     await rm(join(folder, 'incoming'), { recursive: true });
     await writeFile(join(folder, 'incoming'), '');
-    await chmod(join(folder, 'incoming'), 0o400);
     const answer = await health();
     expect([answer.status, answer.body]).toEqual([200, { ...well, status: 'degraded', disk: 'away' }]);
     await noor.get('/api/desk').expect(200);
@@ -60,12 +59,11 @@ describe('health', () => {
 });
 
 describe('a database that has stopped', () => {
-  test('is said by health within a second, and in words to whoever waits; then everything goes on', async () => {
+  test('is said by health, and in words to whoever waits; then everything goes on', async () => {
     await aMoment();
     line.hold();
-    const begun = performance.now();
+    // It does not begin again by itself: an answer that comes at all is one that did not wait for it.
     const told = await health();
-    const ms = performance.now() - begun;
     expect([told.status, told.body]).toMatchObject([
       503,
       {
@@ -73,8 +71,6 @@ describe('a database that has stopped', () => {
         errors: [{ path: 'database', value: 'away', expected: 'ok' }],
       },
     ]);
-    // It has stopped for good: an answer that comes at all is one that did not wait for it.
-    expect(ms).toBeLessThan(30_000);
     expect((await request(server.address).get('/api/health/alive')).body).toEqual({ alive: true });
     const answers = await Promise.all([
       // More of them than there are connections of any kind.

@@ -3,6 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import { newDates, planCourse } from '@itinerary/core';
 import type { Course, Dates, Outside } from '@itinerary/core';
 import { smallCourse } from '../../../core/test/support/arbitraries.ts';
+import { whatThen } from '../../src/setup/access/what-then.ts';
+import { messages } from '../support/messages.ts';
 import { windowMoments } from '../../src/setup/access/moments.ts';
 
 const NOW = '2027-02-16T09:42:00.000Z';
@@ -58,5 +60,38 @@ describe('the moments', () => {
       'eve 2027-02-28T23:59 look 4/4',
       'first 2027-03-01T00:00 look 4/4',
     ]);
+  });
+});
+
+describe('what Go live says that learners get', () => {
+  const ends = { ends: 'day' as const, lastDay: '2027-03-14' };
+  const FIRST = Date.parse('2027-03-01T00:00:00Z');
+  const said = (of: Course, at = NOW): unknown => whatThen(planCourse(of), Date.parse(at));
+  const after = '2027-03-15T00:00:00.000Z';
+
+  test('is what is chosen for the days before the first, until then', () => {
+    for (const before of ['closed', 'look', 'open'] as const)
+      expect(said(course({}, before, 'closed'))).toEqual({ key: before, opensAt: FIRST });
+  });
+
+  test('is all that no rule keeps closed once they have begun, or where there is no first day', () => {
+    const now = { key: 'now', opensAt: null };
+    expect(said(course({ firstDay: null }, 'closed', 'closed'))).toEqual(now);
+    expect(said(course(ends, 'closed', 'closed'), '2027-03-01T00:00:00.000Z')).toEqual(now);
+    expect(said(course({}, 'closed', 'closed'), after)).toEqual(now);
+    expect(said(course(ends, 'closed', 'open'), after)).toEqual(now);
+  });
+
+  test('is what is chosen for the days after the last, where those have come', () => {
+    expect(said(course(ends, 'open', 'look'), after)).toEqual({ key: 'over.look', opensAt: null });
+    expect(said(course(ends, 'open', 'closed'), after)).toEqual({ key: 'over.closed', opensAt: null });
+  });
+
+  test('has a sentence for each, in every language', () => {
+    for (const { setup } of Object.values(messages)) {
+      const { over, ...then } = setup.goLive.then;
+      const all = [...Object.values(then), ...Object.values(over)];
+      expect([all.length, new Set(all).size]).toEqual([6, 6]);
+    }
   });
 });

@@ -17,6 +17,7 @@ import {
 import type { Course, DeedKind, Edit, Facts, Stand } from '@itinerary/core';
 import type { EntityManager } from '../../db/orm.ts';
 import { listedMembers } from '../members/members.ts';
+import { inPieces } from '../../lanes/give-way.ts';
 import { countingsOf } from './learners.ts';
 import { writeDeeds } from './record.ts';
 import type { DeedWritten } from './record.ts';
@@ -29,17 +30,13 @@ interface Moved {
   readonly after: Stand;
 }
 
-/** As many as are reckoned before others are answered. */
-const AT_ONCE = 200;
-
 /** In the order of their ids. */
 async function movedBetween(em: EntityManager, before: Course, after: Course, now: string): Promise<Moved[]> {
   const countingThen = countingsOf(after, Date.parse(now));
   const stands = await standingsOf(em, before, null, now);
   const facts = await factsAsked(em, after, stands, countingThen);
   const moved: Moved[] = [];
-  for (const [index, { person, viewer, counting, ledger }] of stands.entries()) {
-    if (index % AT_ONCE === AT_ONCE - 1) await new Promise(setImmediate);
+  await inPieces(stands, ({ person, viewer, counting, ledger }) => {
     const own = facts.get(person) ?? new Map<string, Facts>();
     const then = countingThen(viewer);
     const done = new Map(ledger.done);
@@ -47,7 +44,7 @@ async function movedBetween(em: EntityManager, before: Course, after: Course, no
     const is = { counting: then, ledger: reckonFrom(then, done, own, ledger.reached) };
     const { gains, loses } = movesOf({ counting, ledger }, is);
     if (gains.length + loses.length > 0) moved.push({ person, before: { counting, ledger }, after: is });
-  }
+  });
   return moved.sort((a, b) => (a.person < b.person ? -1 : 1));
 }
 

@@ -221,6 +221,10 @@ export default {
       closed: 'Until {when} it stands there closed, with its dates; then it is open.',
       look: 'Until {when} everything that is shown can be read and nothing can be done; then it is open.',
       open: 'Once it is live it is open, also before the first day ({when}).',
+      over: {
+        closed: 'Its last day is over: it stands there closed.',
+        look: 'Its last day is over: everything that is shown can be read, and nothing can be done.',
+      },
     },
     advice:
       'One piece of advice is left; it does not stop you. | {count} pieces of advice are left; they do not stop you.',

@@ -222,6 +222,10 @@ export default {
       closed: 'Hasta {when} está ahí cerrado, con sus fechas; después se abre.',
       look: 'Hasta {when} se puede leer todo lo visible y no se puede hacer nada; después se abre.',
       open: 'Una vez en marcha queda abierto, también antes del primer día ({when}).',
+      over: {
+        closed: 'Su último día ha pasado: está ahí cerrado.',
+        look: 'Su último día ha pasado: se puede leer todo lo visible y no se puede hacer nada.',
+      },
     },
     advice: 'Queda un consejo; no te lo impide. | Quedan {count} consejos; no te lo impiden.',
     isLive:

@@ -221,7 +221,11 @@ export default {
       now: 'Dès l’ouverture, on accède à tout ce qu’aucune règle ne garde fermé.',
       closed: 'Jusqu’à {when}, il y figure fermé, avec ses dates ; puis il ouvre.',
       look: 'Jusqu’à {when}, tout ce qui est montré se lit et rien ne peut se faire ; puis il ouvre.',
-      open: 'Dès l’ouverture, on accède à tout, même avant le premier jour ({when}).',
+      open: 'Dès l’ouverture, le cours est accessible, même avant le premier jour ({when}).',
+      over: {
+        closed: 'Son dernier jour est passé : il y figure fermé.',
+        look: 'Son dernier jour est passé : tout ce qui est montré se lit, et rien ne peut se faire.',
+      },
     },
     advice:
       'Il reste un conseil ; il ne vous arrête pas. | Il reste {count} conseils ; ils ne vous arrêtent pas.',

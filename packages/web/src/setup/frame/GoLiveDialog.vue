@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { isBlocker, setField } from '@itinerary/core';
-import { stateAt } from '@itinerary/core';
+import { isBlocker, setField, stateAt } from '@itinerary/core';
 import type { CourseState, Edit, LocalMoment } from '@itinerary/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -11,6 +10,7 @@ import DialogBox from '../../ui/frame/DialogBox.vue';
 import MomentFields from '../access/MomentFields.vue';
 import OutsideField from '../access/OutsideField.vue';
 import { useBounds } from '../access/use-bounds.ts';
+import { whatThen } from '../access/what-then.ts';
 import FindingLine from '../readiness/FindingLine.vue';
 import PushButton from '../../ui/frame/PushButton.vue';
 
@@ -29,18 +29,16 @@ const state = computed(() =>
 /** Whoever has no account yet finds nothing on a desk. */
 const hasWhoFinds = computed(() => plan.learners === 0 || plan.learners > plan.places);
 const isDraft = computed(() => state.value === 'draft');
-const { bounds, when } = useBounds();
-/** The instant up to which the choice below counts; null: there is none, or it is over. */
-const opensAt = computed(() => {
-  const at = bounds.value?.opensAt ?? null;
-  return at !== null && at > Date.parse(session.now()) ? at : null;
-});
-/** What whoever finds it gets of it, and from when. */
-const then = computed(() =>
-  opensAt.value === null
-    ? t('setup.goLive.then.now')
-    : t(`setup.goLive.then.${plan.course?.window.before ?? 'open'}`, { when: when(opensAt.value) }),
+const { when } = useBounds();
+const whatIs = computed(() =>
+  plan.planned === null ? null : whatThen(plan.planned, Date.parse(session.now())),
 );
+/** What whoever finds it gets of it, and from when. */
+const then = computed(() => {
+  if (whatIs.value === null) return '';
+  const { key, opensAt } = whatIs.value;
+  return t(`setup.goLive.then.${key}`, opensAt === null ? {} : { when: when(opensAt) });
+});
 
 async function become(next: CourseState): Promise<void> {
   const { course } = plan;
@@ -85,7 +83,7 @@ watch(open, (now) => {
       <p v-if="hasWhoFinds">{{ t('setup.goLive.will', plan.learners - plan.places) }}</p>
       <p v-if="plan.places > 0">{{ t('setup.goLive.places', plan.places) }}</p>
       <p class="then">{{ then }}</p>
-      <OutsideField v-if="opensAt !== null" class="until-then" side="before" />
+      <OutsideField v-if="whatIs !== null && whatIs.opensAt !== null" class="until-then" side="before" />
       <p v-if="advice > 0" class="soft">{{ t('setup.goLive.advice', advice) }}</p>
       <MomentFields
         class="by-itself"
